@@ -1,0 +1,56 @@
+import type { Point } from '../../calculation/calculation.ts'
+import { type Arm, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
+import { add, rotateAbout } from '../../mechanics/vector.ts'
+import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
+import { bend, limb, padShapes, pin } from '../rim/parts.ts'
+import { shifted, turned } from '../rim/pose.ts'
+import { rimSection } from '../rim/section.ts'
+import { straddleShapes, yokeAt } from '../rim/straddle.ts'
+
+function armShapes(side: -1 | 1, arm: Arm): readonly Shape[] {
+  const post: Point = add(arm.padFace, [side * 16, 0])
+  const middle: Point = [(arm.pivot[0] + arm.cable[0]) / 2 + side * 2, arm.cable[1] * 0.4]
+  return [
+    { kind: 'polygon', role: 'arm', points: limb(bend(arm.pivot, middle, arm.cable), 11) },
+    {
+      kind: 'polygon',
+      role: 'arm',
+      points: limb([arm.pivot, [(arm.pivot[0] + post[0]) / 2 + side * 3, post[1] * 0.55], post], 10),
+    },
+    ...padShapes(side, arm.padFace),
+    ...pin(arm.pivot, 4.6),
+  ]
+}
+
+/** The cantilever drawn from the geometry the core computes with. */
+export function cantileverOutline(d: Dimensions, linkage: Linkage): (pose: Pose) => Outline {
+  const { left, right } = linkage
+  const wheel = rimSection(d.rimWidthMm as number, d.tyreWidthMm as number, left.padFace[1])
+  const screw: readonly Shape[] = [
+    { kind: 'line', role: 'screw', points: [add(left.pivot, [-7, 4]), add(left.pivot, [-14, 5])] },
+  ]
+  const shapes = { left: [...armShapes(-1, left), ...screw], right: armShapes(1, right) }
+  const top = yokeAt(linkage, 0, 0)[1]
+  const wide = Math.max(70, right.cable[0] + 12)
+  return (pose) => {
+    const openLeft = openingForGap(left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
+    const openRight = openingForGap(right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const yoke = yokeAt(linkage, openLeft, openRight)
+    const faceLeft = padAt(left, openLeft)
+    const faceRight = padAt(right, openRight)
+    return {
+      fixed: shifted(wheel, [pose.rimShiftMm, 0]),
+      left: turned(shapes.left, left, openLeft),
+      right: turned(shapes.right, right, openRight),
+      cable: straddleShapes(linkage, openLeft, openRight),
+      anchors: {
+        gapLeft: [(faceLeft[0] + left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
+        gapRight: [(faceRight[0] + right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        leftScrew: rotateAbout(add(left.pivot, [-14, 5]), left.pivot, left.opens * openLeft),
+        anchor: add(yoke, [0, 4]),
+        barrel: add(yoke, [0, 44]),
+      },
+      bounds: { min: [-wide, -18], max: [wide, top + 52] },
+    }
+  }
+}

@@ -1,0 +1,30 @@
+import { ok } from '../../outcome/outcome.ts'
+import type { Family } from '../family.ts'
+import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
+import { rimModel } from '../rim/assemble.ts'
+import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { length } from '../rim/parts.ts'
+import { centrePullLinkage } from './geometry.ts'
+import { centrePullOutline } from './outline.ts'
+
+/** Two crossed arms on a plate hung from one bolt, pulled up by a straddle cable over a yoke. */
+export const centrePullFamily: Family = {
+  id: 'centre-pull',
+  title: 'centre-pull',
+  mount: 'centre-bolt',
+  track: 'rim',
+  dimensions: [
+    length('caliperReachMm', 'pivots to pad, straight down', 52, 30, 100),
+    length('pivotSpacingMm', 'pivot to pivot', 46, 20, 90),
+    length('cableAcrossMm', 'pivot to straddle end, across', 64, 25, 110),
+    length('cableUpMm', 'pivot to straddle end, up', 38, -10, 70),
+    length('straddleMm', 'straddle cable, end to end', 118, 40, 400),
+    ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 300 }),
+  ],
+  fit(d) {
+    const linkage = centrePullLinkage(d as never)
+    if (!linkage.ok) return linkage
+    const adjusters = [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)]
+    return ok(rimModel(d, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
+  },
+}

@@ -1,0 +1,58 @@
+import type { Point } from '../../calculation/calculation.ts'
+import { type Arm, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
+import { add } from '../../mechanics/vector.ts'
+import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
+import { bend, limb, padShapes, pin } from '../rim/parts.ts'
+import { shifted, turned } from '../rim/pose.ts'
+import { rimSection } from '../rim/section.ts'
+import { straddleShapes, yokeAt } from '../rim/straddle.ts'
+
+function armShapes(side: -1 | 1, arm: Arm, wide: number, foot: Point): readonly Shape[] {
+  const over: Point = [(arm.pivot[0] + arm.cable[0]) / 2, arm.cable[1] * 0.35]
+  return [
+    { kind: 'polygon', role: 'arm', points: limb(bend(arm.cable, over, arm.pivot), 8) },
+    { kind: 'polygon', role: 'arm', points: limb(bend(arm.pivot, [side * wide, -8], foot), 10) },
+    ...padShapes(side, arm.padFace),
+  ]
+}
+
+/** The caliper drawn from the geometry the core computes with: crossed arms on a plate, pulled up over a yoke. */
+export function centrePullOutline(d: Dimensions, linkage: Linkage): (pose: Pose) => Outline {
+  const reach = d.caliperReachMm as number
+  const half = (d.rimWidthMm as number) / 2
+  const { left, right } = linkage
+  const wheel = rimSection(d.rimWidthMm as number, d.tyreWidthMm as number, -reach)
+  const wide = Math.max((d.tyreWidthMm as number) / 2 + 12, right.pivot[0] + 8)
+  const arms = {
+    left: armShapes(-1, left, wide, [-half - 15, -reach + 2]),
+    right: armShapes(1, right, wide, [half + 15, -reach + 2]),
+  }
+  const plate: readonly Shape[] = [
+    { kind: 'polygon', role: 'arm', points: limb([left.pivot, right.pivot], 12) },
+    ...pin(left.pivot, 4),
+    ...pin(right.pivot, 4),
+    ...pin([0, 0], 5.5),
+  ]
+  const top = yokeAt(linkage, 0, 0)[1]
+  return (pose) => {
+    const openLeft = openingForGap(left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
+    const openRight = openingForGap(right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const yoke = yokeAt(linkage, openLeft, openRight)
+    const faceLeft = padAt(left, openLeft)
+    const faceRight = padAt(right, openRight)
+    return {
+      fixed: shifted(wheel, [pose.rimShiftMm, 0]),
+      left: turned(arms.left, left, openLeft),
+      right: [...turned(arms.right, right, openRight), ...plate],
+      cable: straddleShapes(linkage, openLeft, openRight),
+      anchors: {
+        gapLeft: [(faceLeft[0] + left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
+        gapRight: [(faceRight[0] + right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        caliper: [0, 0],
+        anchor: add(yoke, [0, 4]),
+        barrel: add(yoke, [0, 44]),
+      },
+      bounds: { min: [-78, -reach - 36], max: [78, top + 52] },
+    }
+  }
+}

@@ -1,0 +1,71 @@
+import { preloadPerTurn } from '../../mechanics/spring.ts'
+import { ok } from '../../outcome/outcome.ts'
+import type { AdjusterSpec, Dimensions, Family } from '../family.ts'
+import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
+import { rimModel } from '../rim/assemble.ts'
+import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { length } from '../rim/parts.ts'
+import { sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
+
+/** One screw shifts the coupling of the arms: both pads move to one side; which one differs by design. */
+const centringScrew = (d: Dimensions): AdjusterSpec => ({
+  id: 'centringScrew',
+  title: 'centring screw',
+  shorthand: 'cs',
+  unit: 'turn',
+  step: 0.125,
+  plus: 'Centring screw in',
+  minus: 'Centring screw out',
+  input: 'balance',
+  book: -2 * preloadPerTurn(d.screwPitchMm as number, d.screwRadiusMm as number),
+  effectSpread: 0.3,
+  play: { mean: 0.15, sd: 0.1 },
+  settingSd: 0,
+  travel: d.screwTravelTurns as number,
+  assumedPosition: (d.screwTravelTurns as number) / 2,
+  eitherWay: true,
+  price: 0.01,
+})
+
+export const dualPivotLinkage = (d: Dimensions) => sidePullLinkage(d as never, [d.secondPivotMm as number, 0])
+
+/** One arm on the mounting bolt, one on a second pivot at its side; coupled, so that both pads move together. */
+export const dualPivotFamily: Family = {
+  id: 'dual-pivot',
+  title: 'dual-pivot',
+  mount: 'centre-bolt',
+  track: 'rim',
+  dimensions: [
+    length('caliperReachMm', 'mounting bolt to pad', 52, 30, 90),
+    length('secondPivotMm', 'mounting bolt to second pivot', 25, 8, 45),
+    length('cableOffsetMm', 'mounting bolt to cable, sideways', 58, 20, 80),
+    length('barrelHeightMm', 'barrel’s end above the bolt', 30, 5, 60),
+    length('anchorHeightMm', 'anchor above the bolt', 8, -30, 40),
+    length('screwPitchMm', 'centring screw pitch', 0.7, 0.3, 1.5),
+    length('screwRadiusMm', 'centring screw bearing radius', 22, 8, 40),
+    { ...length('screwTravelTurns', 'centring screw travel', 5, 1, 15), unit: 'turn' },
+    ...withBook(RIM_DIMENSIONS, { brakeStiffness: 250, leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20 }),
+  ],
+  fit(d) {
+    const linkage = dualPivotLinkage(d)
+    if (!linkage.ok) return linkage
+    const [x, y] = linkage.value.right.pivot
+    const outline = sidePullOutline(
+      d,
+      linkage.value,
+      [
+        {
+          kind: 'line',
+          role: 'screw',
+          points: [
+            [x + 3, y + 6],
+            [x + 8, y + 14],
+          ],
+        },
+      ],
+      { centringScrew: [x + 8, y + 14], caliper: [0, 0] },
+    )
+    const whole: AdjusterSpec = { ...wholeCaliper(d.caliperReachMm as number), lastResort: true, price: 0.05 }
+    return ok(rimModel(d, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
+  },
+}

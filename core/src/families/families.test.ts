@@ -1,0 +1,237 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type Linkage, linkageRatio, openingForGap, tieLength } from '../mechanics/linkage.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import { outputs } from '../testing/calculate.ts'
+import { cantileverLinkage } from './cantilever/geometry.ts'
+import { centrePullLinkage } from './centre-pull/geometry.ts'
+import { dualPivotLinkage } from './dual-pivot/family.ts'
+import { bookDimensions, FAMILIES, findFamily } from './registry.ts'
+import { compileLinkage } from './rim/compile.ts'
+import { singlePivotLinkage } from './single-pivot/family.ts'
+
+const near = (value: number, share = 0.15) =>
+  fc.double({ min: value * (1 - share), max: value * (1 + share), noNaN: true })
+const gap = fc.double({ min: 0, max: 3, noNaN: true })
+
+const cantilever = fc
+  .record({
+    pivotSpacingMm: near(80),
+    cableOutMm: fc.double({ min: -10, max: 45, noNaN: true }),
+    cableUpMm: near(48, 0.4),
+    padHeightMm: near(28),
+    rimWidthMm: near(22),
+    slack: fc.double({ min: 1.5, max: 2.5, noNaN: true }),
+  })
+  .map(({ slack, ...d }) => ({ ...d, straddleMm: slack * (d.pivotSpacingMm + 2 * d.cableOutMm) }))
+const centrePull = fc
+  .record({
+    caliperReachMm: near(52),
+    pivotSpacingMm: near(46),
+    cableAcrossMm: near(64),
+    cableUpMm: near(38, 0.4),
+    rimWidthMm: near(20),
+    slack: fc.double({ min: 1.5, max: 2.5, noNaN: true }),
+  })
+  .map(({ slack, ...d }) => ({ ...d, straddleMm: slack * Math.abs(2 * d.cableAcrossMm - d.pivotSpacingMm) }))
+const sidePull = fc.record({
+  caliperReachMm: near(53),
+  secondPivotMm: near(25),
+  cableOffsetMm: near(58),
+  barrelHeightMm: near(30),
+  anchorHeightMm: fc.double({ min: -10, max: 20, noNaN: true }),
+  rimWidthMm: near(20),
+})
+
+const linkages: readonly (readonly [string, fc.Arbitrary<Linkage>])[] = [
+  [
+    'cantilever',
+    cantilever
+      .map(cantileverLinkage)
+      .filter((built) => built.ok)
+      .map(expectOk),
+  ],
+  [
+    'centre-pull',
+    centrePull
+      .map(centrePullLinkage)
+      .filter((built) => built.ok)
+      .map(expectOk),
+  ],
+  [
+    'dual-pivot',
+    sidePull
+      .map(dualPivotLinkage)
+      .filter((built) => built.ok)
+      .map(expectOk),
+  ],
+  [
+    'single-pivot',
+    sidePull
+      .map(singlePivotLinkage)
+      .filter((built) => built.ok)
+      .map(expectOk),
+  ],
+]
+
+describe.each(linkages)('%s at random geometry', (_, linkage) => {
+  const opened = (each: Linkage, left: number, right: number) => ({
+    left: openingForGap(each.left, left) as number,
+    right: openingForGap(each.right, right) as number,
+  })
+
+  // Virtual work: the ratio from geometry is the numerical derivative of the pull, at every state.
+  it('the ratio is the derivative of the pull over the closing of both pads', () => {
+    fc.assert(
+      fc.property(linkage, gap, gap, (each, left, right) => {
+        const step = 1e-4
+        const at = (shift: number) => tieLength(each, opened(each, left + shift, right + shift))
+        const { mean } = linkageRatio(each, opened(each, left, right))
+        expect((at(step) - at(-step)) / (4 * step)).toBeCloseTo(mean, 4)
+      }),
+    )
+  })
+
+  it('each pad’s own ratio is the derivative over its own closing', () => {
+    fc.assert(
+      fc.property(linkage, gap, gap, (each, left, right) => {
+        const step = 1e-4
+        const pull = (l: number, r: number) => tieLength(each, opened(each, l, r))
+        const ratio = linkageRatio(each, opened(each, left, right))
+        expect((pull(left + step, right) - pull(left - step, right)) / (2 * step)).toBeCloseTo(ratio.left, 4)
+        expect((pull(left, right + step) - pull(left, right - step)) / (2 * step)).toBeCloseTo(ratio.right, 4)
+      }),
+    )
+  })
+
+  it('the quick tie used for advice is the slow one', () => {
+    fc.assert(
+      fc.property(linkage, gap, gap, (each, left, right) => {
+        const opening = opened(each, left, right)
+        expect(compileLinkage(each).tie(opening.left, opening.right)).toBeCloseTo(tieLength(each, opening), 9)
+      }),
+    )
+  })
+
+  it('more cable let out opens both pads', () => {
+    fc.assert(
+      fc.property(linkage, fc.double({ min: 0.1, max: 4, noNaN: true }), (each, cable) => {
+        const fast = compileLinkage(each)
+        expect(fast.restMean(cable + 0.2, 0)).toBeGreaterThan(fast.restMean(cable, 0))
+      }),
+    )
+  })
+})
+
+describe('against the calculations with their own formulas', () => {
+  // κ = (c_y·cot γ − c_x)/(2·f_y), γ the straddle's angle from horizontal: the closed form of the cantilever.
+  it('a symmetric cantilever has the closed form’s ratio', () => {
+    fc.assert(
+      fc.property(cantilever, (d) => {
+        const built = cantileverLinkage(d)
+        fc.pre(built.ok)
+        const closed = outputs('cantilever', {
+          pivotSpacingMm: d.pivotSpacingMm,
+          cablePoint: [-d.cableOutMm, d.cableUpMm],
+          padFace: [(d.pivotSpacingMm - d.rimWidthMm) / 2, d.padHeightMm],
+          straddleLengthMm: d.straddleMm,
+        })
+        expect(linkageRatio(expectOk(built), { left: 0, right: 0 }).mean).toBeCloseTo(closed.linkageRatio, 6)
+      }),
+    )
+  })
+
+  it('a side-pull has the ratio and the pull of the caliper calculation', () => {
+    fc.assert(
+      fc.property(sidePull, gap, (d, each) => {
+        const built = dualPivotLinkage(d)
+        fc.pre(built.ok)
+        const linkage = expectOk(built)
+        const worked = outputs('caliper', {
+          pivotLeft: [0, 0],
+          pivotRight: [d.secondPivotMm, 0],
+          padFaceLeft: [-d.rimWidthMm / 2, -d.caliperReachMm],
+          padFaceRight: [d.rimWidthMm / 2, -d.caliperReachMm],
+          cableLeft: [-d.cableOffsetMm, d.barrelHeightMm],
+          cableRight: [-d.cableOffsetMm, d.anchorHeightMm],
+          gapLeftMm: each,
+          gapRightMm: each,
+        })
+        const opening = {
+          left: openingForGap(linkage.left, each) as number,
+          right: openingForGap(linkage.right, each) as number,
+        }
+        expect(worked.cablePullMm).toBeCloseTo(
+          tieLength(linkage, opening) - tieLength(linkage, { left: 0, right: 0 }),
+          6,
+        )
+        expect(worked.linkageRatio).toBeCloseTo(linkageRatio(linkage, opening).mean, 6)
+      }),
+    )
+  })
+})
+
+describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, family) => {
+  const d = bookDimensions(family)
+  const model = expectOk(family.fit(d))
+
+  it('draws every adjuster it can show, inside its bounds, whatever the pose', () => {
+    for (const [gapLeftMm, gapRightMm, rimShiftMm] of [
+      [0, 0, 0],
+      [1.5, 1.5, 0],
+      [3, 0.2, 0.5],
+    ] as const) {
+      const { fixed, left, right, cable, anchors, bounds } = model.outline({ gapLeftMm, gapRightMm, rimShiftMm })
+      for (const shape of [...fixed, ...left, ...right, ...cable])
+        for (const [x, y] of shape.kind === 'circle' ? [shape.centre] : shape.points) {
+          expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
+          expect(x).toBeGreaterThan(bounds.min[0] - 12)
+          expect(x).toBeLessThan(bounds.max[0] + 12)
+          expect(y).toBeGreaterThan(bounds.min[1] - 12)
+          expect(y).toBeLessThan(bounds.max[1] + 12)
+        }
+      for (const { id } of model.adjusters.filter((each) => !each.lastResort)) expect(anchors, id).toHaveProperty(id)
+      expect(anchors.gapLeft?.[0]).toBeLessThan(anchors.gapRight?.[0] ?? 0)
+    }
+  })
+
+  it('squeezed, one pad touches first, then the other, then the cable tightens', () => {
+    const q = Float64Array.from(model.inputs, ({ mean }) => mean)
+    q[1] = 0.02
+    const travels = Array.from({ length: 60 }, (_, index) => model.squeeze(q, index))
+    const gaps = travels.map((each) => each.gapLeftMm + each.gapRightMm)
+    for (let k = 1; k < gaps.length; k += 1) expect(gaps[k]).toBeLessThanOrEqual((gaps[k - 1] ?? 0) + 1e-6)
+    expect(travels[0]?.tensionN).toBe(0)
+    expect(travels.at(-1)?.tensionN).toBeGreaterThan(0)
+  })
+
+  it('says of each dimension what it is, its range and where its book figure comes from', () => {
+    for (const spec of family.dimensions) {
+      expect(spec.book).toBeGreaterThanOrEqual(spec.min)
+      expect(spec.book).toBeLessThanOrEqual(spec.max)
+      expect(spec.source.title.length).toBeGreaterThan(3)
+    }
+    expect(new Set(family.dimensions.map((each) => each.id)).size).toBe(family.dimensions.length)
+  })
+})
+
+describe('impossible geometry is refused in words', () => {
+  const fault = (id: string, own: Record<string, number>) => {
+    const family = expectOk(findFamily(id))
+    const built = family.fit(bookDimensions(family, own))
+    return built.ok ? undefined : built.error
+  }
+  it.each([
+    ['cantilever', { straddleMm: 100 }, 'straddleMm', /does not reach over/],
+    ['cantilever', { rimWidthMm: 60, pivotSpacingMm: 55 }, 'rimWidthMm', /does not fit/],
+    ['centre-pull', { straddleMm: 60 }, 'straddleMm', /does not reach over/],
+    ['dual-pivot', { anchorHeightMm: 35 }, 'anchorHeightMm', /below the barrel/],
+    ['single-pivot', { anchorHeightMm: 40 }, 'anchorHeightMm', /below the barrel/],
+  ])('%s %j', (id, own, field, words) => {
+    expect(fault(id, own as unknown as Record<string, number>)).toMatchObject({
+      code: 'impossible-geometry',
+      field,
+      message: expect.stringMatching(words),
+    })
+  })
+})

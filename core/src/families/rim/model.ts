@@ -1,0 +1,161 @@
+import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.ts'
+import { leverage } from '../../mechanics/lever.ts'
+import { type Linkage, openingForGap } from '../../mechanics/linkage.ts'
+import { toRad } from '../../mechanics/vector.ts'
+import type { Dimensions, ModelInput, Predict, Squeeze, Throw } from '../family.ts'
+import { compileLinkage } from './compile.ts'
+
+/** The order of `q` for every rim brake. */
+export const Q = { cable: 0, balance: 1, ratio: 2, freePlay: 3, lever: 4, stiffness: 5, offset: 6 } as const
+
+export const RIM_INPUTS: readonly ModelInput[] = [
+  { id: 'cable', title: 'cable let out from contact, mm', mean: 9, sd: 7, lasting: false },
+  { id: 'balance', title: 'difference between the arms, rad', mean: 0, sd: 0.06, lasting: false },
+  { id: 'ratio', title: 'true linkage ratio over the book’s, log', mean: 0, sd: 0.1, lasting: true },
+  { id: 'freePlay', title: 'cable free play, mm', mean: 1, sd: 0.6, lasting: false },
+  { id: 'lever', title: 'true lever ratio over the book’s, log', mean: 0, sd: 0.05, lasting: true },
+  { id: 'stiffness', title: 'true stiffness over the book’s, log', mean: 0, sd: 0.3, lasting: true },
+  { id: 'offset', title: 'rim off centre, mm to the right', mean: 0, sd: 1, lasting: false },
+]
+
+/** The order of `y` for every rim brake. */
+export const RIM_READINGS = ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference', 'wheelOffset'] as const
+
+/** Lever leverage, tension and stiffness at a hard squeeze, from the dimensions. */
+export function pull(d: Dimensions) {
+  const ratio = leverage({
+    cableArmMm: d.leverCableArmMm as number,
+    fingerArmMm: d.leverFingerArmMm as number,
+    reachMm: 0,
+  })
+  const efficiency = bendEfficiency(d.cableFriction as number, toRad(d.bendDeg as number))
+  const stiffness = inSeries(
+    wireStiffness(d.cableModulusGpa as number, d.cableAreaMm2 as number, d.cableLengthMm as number),
+    d.housingStiffness as number,
+    d.brakeStiffness as number,
+  )
+  return { leverage: ratio, efficiency, stiffness, hardTensionN: (d.hardSqueezeN as number) * ratio * efficiency }
+}
+
+/**
+ * Readings of a rim brake from its inputs: both gaps with the lever at rest, finger travel to first touch,
+ * reserve at a hard squeeze, and the wheel's offset.
+ * The arms rest where their springs balance; squeezed, both turn alike until one pad touches, then the other follows.
+ */
+export function rimPredict(d: Dimensions, linkage: Linkage): Predict {
+  const fast = compileLinkage(linkage)
+  const lever = pull(d)
+  const reach = d.leverReachMm as number
+  const closedAt = contactOpening(linkage)
+  return (q, y) => {
+    const ratio = Math.exp(q[Q.ratio] as number)
+    const offset = q[Q.offset] as number
+    const difference = q[Q.balance] as number
+    const mean = fast.restMean((q[Q.cable] as number) / ratio, difference)
+    const left = mean + difference / 2
+    const right = mean - difference / 2
+    const rawLeft = fast.gapLeft(left) + offset
+    const rawRight = fast.gapRight(right) - offset
+    y[0] = rawLeft + Math.min(0, rawRight)
+    y[1] = rawRight + Math.min(0, rawLeft)
+    const touchLeft = closedAt.left(-offset)
+    const touchRight = closedAt.right(offset)
+    const first = Math.max(0, Math.min(left - touchLeft, right - touchRight))
+    const tieAtRest = fast.tie(left, right)
+    const toFirst = ratio * (tieAtRest - fast.tie(left - first, right - first))
+    const toBoth = ratio * (tieAtRest - fast.tie(touchLeft, touchRight))
+    const travel = lever.leverage * Math.exp(q[Q.lever] as number)
+    const free = q[Q.freePlay] as number
+    y[2] = travel * (free + toFirst)
+    y[3] =
+      reach - travel * (free + toBoth + lever.hardTensionN / (lever.stiffness * Math.exp(q[Q.stiffness] as number)))
+    y[4] = (y[0] as number) - (y[1] as number)
+    y[5] = offset
+  }
+}
+
+/** Opening angle at which each pad meets a rim standing `gap` off its nominal side (rim off centre). */
+export function contactOpening(linkage: Linkage) {
+  const fast = compileLinkage(linkage)
+  const solve = (gapOf: (angle: number) => number, rate: number) => (gap: number) => {
+    const angle = gap / rate
+    return angle - (gapOf(angle) - gap) / rate
+  }
+  return { left: solve(fast.gapLeft, fast.rateLeft), right: solve(fast.gapRight, fast.rateRight) }
+}
+
+/**
+ * The brake at a finger travel: free play first, then both arms turn alike to first touch, then the touching pad
+ * pushes the rim aside while the other follows, then the parts stretch. Drawn, and felt, in that order.
+ */
+export function rimSqueeze(d: Dimensions, linkage: Linkage, q: Float64Array, travelMm: number): Squeeze {
+  const lever = pull(d)
+  const ratio = Math.exp(q[Q.ratio] as number)
+  const offset = q[Q.offset] as number
+  const difference = q[Q.balance] as number
+  const fast = compileLinkage(linkage)
+  const closedAt = contactOpening(linkage)
+  const rest = fast.restMean((q[Q.cable] as number) / ratio, difference)
+  const left = rest + difference / 2
+  const right = rest - difference / 2
+  const cable =
+    Math.max(0, travelMm / (lever.leverage * Math.exp(q[Q.lever] as number)) - (q[Q.freePlay] as number)) / ratio
+  const tieAtRest = fast.tie(left, right)
+  const both = (first: number) => tieAtRest - fast.tie(left - first, right - first)
+  const marginLeft = left - closedAt.left(-offset)
+  const marginRight = right - closedAt.right(offset)
+  const first = Math.max(0, Math.min(marginLeft, marginRight))
+  const closed = closing(both, Math.min(cable, both(first)), first)
+  const pressing = Math.max(0, cable - both(first))
+  const leftFirst = marginLeft <= marginRight
+  const other = leftFirst ? marginRight - first : marginLeft - first
+  const remaining =
+    fast.tie(left - first, right - first) -
+    fast.tie(left - first - (leftFirst ? 0 : other), right - first - (leftFirst ? other : 0))
+  const share = remaining > 0 ? Math.min(1, pressing / remaining) : 1
+  const follow = cable >= both(first) ? other * share : 0
+  const gapLeft = fast.gapLeft(left - closed - (leftFirst ? 0 : follow)) + offset
+  const gapRight = fast.gapRight(right - closed - (leftFirst ? follow : 0)) - offset
+  const touched = cable >= both(first)
+  const pushed = touched ? 0.25 * share * Math.abs(fast.gapLeft(other)) * (leftFirst ? 1 : -1) : 0
+  const tensionN = Math.max(0, pressing - remaining) * ratio * lever.stiffness * Math.exp(q[Q.stiffness] as number)
+  return {
+    travelMm,
+    gapLeftMm: Math.max(0, gapLeft),
+    gapRightMm: Math.max(0, gapRight),
+    rimShiftMm: offset + pushed,
+    tensionN,
+  }
+}
+
+function closing(pullAt: (angle: number) => number, cable: number, limit: number): number {
+  const whole = pullAt(limit)
+  if (!(whole > 0)) return 0
+  const angle = (limit * cable) / whole
+  const error = pullAt(angle) - cable
+  return Math.min(limit, angle - (error * limit) / whole)
+}
+
+/** What the bite schools need: the lever, and the cable behind a gap each side. */
+export function rimThrow(d: Dimensions, linkage: Linkage): Throw {
+  const lever = pull(d)
+  const fast = compileLinkage(linkage)
+  return {
+    lever: {
+      cableArmMm: d.leverCableArmMm as number,
+      fingerArmMm: d.leverFingerArmMm as number,
+      reachMm: d.leverReachMm as number,
+    },
+    freePlayMm: RIM_INPUTS[Q.freePlay]?.mean ?? 0,
+    stretchTravelMm: (lever.leverage * lever.hardTensionN) / lever.stiffness,
+    hardTensionN: lever.hardTensionN,
+    stiffnessNPerMm: lever.stiffness,
+    cableForGap(gapMm) {
+      const left = openingForGap(linkage.left, gapMm)
+      const right = openingForGap(linkage.right, gapMm)
+      return left === undefined || right === undefined
+        ? Number.POSITIVE_INFINITY
+        : fast.tie(left, right) - fast.tie(0, 0)
+    },
+  }
+}

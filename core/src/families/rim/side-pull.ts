@@ -1,0 +1,119 @@
+import type { Point } from '../../calculation/calculation.ts'
+import {
+  type Arm,
+  cableAt,
+  type Linkage,
+  linkageRatio,
+  openingForGap,
+  padAt,
+  tieRates,
+} from '../../mechanics/linkage.ts'
+import { add } from '../../mechanics/vector.ts'
+import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
+import { closes } from './assemble.ts'
+import { bend, hexagon, limb, padShapes, pin } from './parts.ts'
+import { shifted, turned } from './pose.ts'
+import { rimSection } from './section.ts'
+
+/** What can be measured on a side-pull caliper at contact, in mm; origin at the mounting bolt, seen from the saddle. */
+export interface SidePullDimensions {
+  /** Mounting bolt to middle of the pad, straight down. */
+  readonly caliperReachMm: number
+  /** Mounting bolt to the cable, sideways: both arms are pulled there. */
+  readonly cableOffsetMm: number
+  /** Height of the barrel’s end of the cable above the bolt, and of the anchor’s. */
+  readonly barrelHeightMm: number
+  readonly anchorHeightMm: number
+  readonly rimWidthMm: number
+}
+
+/**
+ * A caliper whose inner and housing pull its arms together on the left: the housing pushes down the arm that turns on
+ * the mounting bolt and carries the left pad; the inner pulls up the arm that turns on the second pivot and carries the
+ * right one. With both on the bolt it is a single-pivot. Refuses an anchor above the barrel and a pull that opens.
+ */
+export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point): Outcome<Linkage> {
+  if (d.barrelHeightMm <= d.anchorHeightMm) {
+    return refuse(
+      'impossible-geometry',
+      'anchorHeightMm',
+      `The anchor stands ${d.anchorHeightMm} mm above the bolt, the barrel ${d.barrelHeightMm} mm. Accepted: the anchor below the barrel.`,
+    )
+  }
+  const left: Arm = {
+    pivot: [0, 0],
+    padFace: [-d.rimWidthMm / 2, -d.caliperReachMm],
+    cable: [-d.cableOffsetMm, d.barrelHeightMm],
+    opens: -1,
+  }
+  const right: Arm = {
+    pivot: secondPivot,
+    padFace: [d.rimWidthMm / 2, -d.caliperReachMm],
+    cable: [-d.cableOffsetMm, d.anchorHeightMm],
+    opens: 1,
+  }
+  const linkage: Linkage = { left, right, tie: { kind: 'direct' } }
+  return closes(tieRates(linkage, { left: 0, right: 0 }), linkageRatio(linkage, { left: 0, right: 0 }).mean)
+    ? ok(linkage)
+    : refuse(
+        'impossible-geometry',
+        'cableOffsetMm',
+        'The cable would lengthen as the pads close: check where it pulls.',
+      )
+}
+
+/** The caliper drawn from the geometry the core computes with: arms arched over the tyre, pulled together on one side. */
+export function sidePullOutline(
+  d: Dimensions,
+  linkage: Linkage,
+  own: readonly Shape[],
+  anchors: Outline['anchors'],
+): (pose: Pose) => Outline {
+  const reach = d.caliperReachMm as number
+  const wheel = rimSection(d.rimWidthMm as number, d.tyreWidthMm as number, -reach)
+  const half = (d.rimWidthMm as number) / 2
+  const wide = Math.max((d.tyreWidthMm as number) / 2 + 9, half + 17)
+  const { left, right } = linkage
+  const shoulder = (side: -1 | 1): Point => [side * wide, -8]
+  const foot = (side: -1 | 1): Point => [side * (half + 15), -reach + 2]
+  const leftArm: readonly Shape[] = [
+    { kind: 'polygon', role: 'arm', points: limb(bend(left.cable, [-6, (left.cable[1] + 6) / 2], left.pivot), 9) },
+    { kind: 'polygon', role: 'arm', points: limb(bend(left.pivot, shoulder(-1), foot(-1)), 10) },
+    ...padShapes(-1, left.padFace),
+  ]
+  const rightArm: readonly Shape[] = [
+    { kind: 'polygon', role: 'arm', points: limb(bend(right.cable, [-2, right.cable[1] + 1], right.pivot), 8) },
+    { kind: 'polygon', role: 'arm', points: limb(bend(right.pivot, shoulder(1), foot(1)), 10) },
+    ...padShapes(1, right.padFace),
+    ...own,
+  ]
+  const onBolt = right.pivot[0] === left.pivot[0] && right.pivot[1] === left.pivot[1]
+  const pins = [...pin(left.pivot, 5.5), ...(onBolt ? [] : pin(right.pivot, 4))]
+  return (pose) => {
+    const openLeft = openingForGap(left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
+    const openRight = openingForGap(right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const barrel = cableAt(left, openLeft)
+    const anchor = cableAt(right, openRight)
+    const faceLeft = padAt(left, openLeft)
+    const faceRight = padAt(right, openRight)
+    return {
+      fixed: shifted(wheel, [pose.rimShiftMm, 0]),
+      left: turned(leftArm, left, openLeft),
+      right: [...turned(rightArm, right, openRight), ...pins],
+      cable: [
+        { kind: 'line', role: 'housing', points: [add(barrel, [-1, 20]), add(barrel, [0, 7])] },
+        { kind: 'line', role: 'cable', points: [add(barrel, [0, 7]), add(anchor, [0, -9])] },
+        { kind: 'polygon', role: 'bolt', points: hexagon(anchor, 3.2) },
+      ],
+      anchors: {
+        gapLeft: [(faceLeft[0] + left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
+        gapRight: [(faceRight[0] + right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        anchor,
+        barrel: add(barrel, [0, 10]),
+        ...anchors,
+      },
+      bounds: { min: [-78, -reach - 36], max: [78, (d.barrelHeightMm as number) + 24] },
+    }
+  }
+}
