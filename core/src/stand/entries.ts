@@ -1,0 +1,94 @@
+import type { UnitId } from '../quantity/quantity.ts'
+
+/**
+ * The log. A job is an append-only list of entries; everything else is folded from it.
+ * The shapes are part of the product's interface: fields are added, never changed.
+ */
+interface Common {
+  /** Made by the client (UUID), so that a retry cannot double an entry. */
+  readonly id: string
+  /** ISO 8601, UTC. */
+  readonly at: string
+  /** Who, as the bench knows them: a number or initials. */
+  readonly by: string
+  /** The screen it was made on; tells two tablets of one person apart. */
+  readonly device?: string
+  /** Given by the server; missing while an entry still waits to be sent. */
+  readonly seq?: number
+  /** The last seq its author had seen. */
+  readonly basedOn?: number
+}
+
+/** A part a plan uses: `partId` where the drawer holds it. */
+export interface PlannedPart {
+  readonly name: string
+  readonly count: number
+  readonly partId?: string
+}
+
+export type HousingEnd = 'ferrule' | 'bare' | 'barrel'
+
+/** A piece of housing with its bend and ends, or a bare run of the inner. Lengths in mm, along the cable. */
+export interface RouteSegment {
+  readonly kind: 'housing' | 'bare'
+  readonly lengthMm: number
+  readonly bendDeg?: number
+  readonly radiusMm?: number
+  readonly from?: HousingEnd
+  readonly to?: HousingEnd
+}
+
+/** What an adjuster is moved by. */
+export type TurnUnit = 'turn' | 'mm' | 'hole'
+
+export type EntryBody =
+  | {
+      readonly kind: 'reading'
+      readonly reading: string
+      /** A number, or for what is seen one of its answers. */
+      readonly value: number | string
+      readonly unit: UnitId | ''
+      readonly instrument?: string
+    }
+  | {
+      readonly kind: 'turn'
+      readonly adjuster: string
+      readonly amount: number
+      readonly unit: TurnUnit
+      readonly endReached?: boolean
+    }
+  | { readonly kind: 'swap'; readonly part: string; readonly to: string }
+  | { readonly kind: 'confirm'; readonly step: string; readonly count?: number }
+  | { readonly kind: 'skip'; readonly step: string; readonly reason: string }
+  | {
+      /** A way of mounting chosen, with what it takes from the drawer and the cautions that were read. */
+      readonly kind: 'plan'
+      readonly plan: string
+      readonly to: string
+      readonly parts: readonly PlannedPart[]
+      readonly acknowledged: readonly string[]
+    }
+  /** The cable’s way from lever to brake, in order. */
+  | { readonly kind: 'route'; readonly segments: readonly RouteSegment[] }
+  | { readonly kind: 'torque'; readonly fastener: string; readonly valueNm: number }
+  | { readonly kind: 'correction'; readonly strikes: string; readonly why?: string }
+  | { readonly kind: 'note'; readonly text: string }
+  | { readonly kind: 'release'; readonly initials: string }
+
+export type Entry = Common & EntryBody
+export type EntryKind = Entry['kind']
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
+
+export const ENTRY_KINDS: readonly EntryKind[] = [
+  'reading',
+  'turn',
+  'swap',
+  'confirm',
+  'skip',
+  'plan',
+  'route',
+  'torque',
+  'correction',
+  'note',
+  'release',
+]

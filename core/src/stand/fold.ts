@@ -1,0 +1,213 @@
+import type { FamilyModel } from '../families/family.ts'
+import { type ChoiceId, choiceOfPart, USUAL } from './choices.ts'
+import { type Fact, unsettles, whyRecheck } from './depends.ts'
+import type { Entry, EntryOf, RouteSegment } from './entries.ts'
+import { type BiteSchool, DEFAULT_SCHOOL, parseSchool } from './schools.ts'
+
+export type FactStatus = 'current' | 'recheck'
+
+/** Something once established, and whether it still stands. */
+export interface Established<V> {
+  readonly value: V
+  readonly entry: Entry
+  readonly status: FactStatus
+  /** What has happened since that calls for another look. */
+  readonly cause?: string
+}
+
+/** How far an adjuster has been turned in this job and what is known of its ends. */
+export interface AdjusterState {
+  readonly id: string
+  /** Net amount in this job. */
+  readonly turned: number
+  /** From its lower end, if its position was ever told or an end was felt. */
+  readonly position: number | undefined
+  /** How much further it can go each way; infinite where nothing is known to limit it. */
+  readonly roomDown: number
+  readonly roomUp: number
+}
+
+export interface FoldedEntry {
+  readonly entry: Entry
+  /** The correction that struck it. */
+  readonly struckBy?: Entry
+  /** Somebody else turned something between what its author saw and its arrival. */
+  readonly overtakenBy?: Entry
+}
+
+export interface StandState {
+  readonly line: readonly FoldedEntry[]
+  /** Entries that count: not struck, in order. */
+  readonly standing: readonly Entry[]
+  readonly lastSeq: number
+  readonly readings: Readonly<Record<string, Established<number | string>>>
+  /** Earlier standing values of each reading, oldest first, the last one excluded. */
+  readonly earlier: Readonly<Record<string, readonly number[]>>
+  readonly confirmed: Readonly<Record<string, Established<true>>>
+  readonly skipped: Readonly<Record<string, string>>
+  /** The way chosen for each thing that is planned. */
+  readonly plans: Readonly<Record<string, Established<EntryOf<'plan'>>>>
+  readonly adjusters: Readonly<Record<string, AdjusterState>>
+  /** The cable’s way, as last written. */
+  readonly route: readonly RouteSegment[]
+  readonly school: BiteSchool
+  /** The schools that are one of a few words: how this job mounts, sets pads’ height and toes them in. */
+  readonly chosen: Readonly<Record<ChoiceId, string>>
+  readonly released: EntryOf<'release'> | undefined
+}
+
+/** Log order: the server's seq first, then entries still waiting, as they were made. */
+export const inOrder = (entries: readonly Entry[]): readonly Entry[] =>
+  entries
+    .map((entry, index) => ({ entry, index }))
+    .sort((a, b) => (a.entry.seq ?? Infinity) - (b.entry.seq ?? Infinity) || a.index - b.index)
+    .map(({ entry }) => entry)
+
+const sameHand = (a: Entry, b: Entry): boolean => a.by === b.by && a.device === b.device
+
+/** A reading its author took without having seen a turn that came first teaches nothing. */
+function overtakers(ordered: readonly Entry[], struck: ReadonlyMap<string, Entry>): Map<string, Entry> {
+  const overtaken = new Map<string, Entry>()
+  const turns: Entry[] = []
+  for (const entry of ordered) {
+    if (struck.has(entry.id)) continue
+    if (entry.kind === 'turn') turns.push(entry)
+    if (entry.kind !== 'reading' || entry.basedOn === undefined) continue
+    const unseen = turns.find(
+      (turn) => turn.seq !== undefined && turn.seq > (entry.basedOn as number) && !sameHand(turn, entry),
+    )
+    if (unseen) overtaken.set(entry.id, unseen)
+  }
+  return overtaken
+}
+
+/** Corrections in order; one that is itself struck strikes nothing, so a strike can be taken back. */
+function strikes(ordered: readonly Entry[]): ReadonlyMap<string, Entry> {
+  const struck = new Map<string, Entry>()
+  for (const entry of [...ordered].reverse()) {
+    if (entry.kind === 'correction' && !struck.has(entry.id)) struck.set(entry.strikes, entry)
+  }
+  return struck
+}
+
+const factOf = (entry: Entry): Fact | undefined => {
+  if (entry.kind === 'reading') return `reading:${entry.reading}`
+  if (entry.kind === 'confirm') return `confirm:${entry.step}`
+  if (entry.kind === 'turn') return `turn:${entry.adjuster}`
+  if (entry.kind === 'swap') return `swap:${entry.part}`
+  if (entry.kind === 'plan') return `plan:${entry.plan}`
+  return undefined
+}
+
+/** The stand as the log tells it. Pure: the same entries give the same stand on every screen. */
+export function fold(model: FamilyModel, entries: readonly Entry[]): StandState {
+  const ordered = inOrder(entries)
+  const struck = strikes(ordered)
+  const overtaken = overtakers(ordered, struck)
+  const standing = ordered.filter((entry) => !struck.has(entry.id))
+  const readings: Record<string, Established<number | string>> = {}
+  const earlier: Record<string, number[]> = {}
+  const confirmed: Record<string, Established<true>> = {}
+  const skipped: Record<string, string> = {}
+  const plans: Record<string, Established<EntryOf<'plan'>>> = {}
+  let school: BiteSchool = DEFAULT_SCHOOL
+  const chosen = { ...USUAL }
+  let route: readonly RouteSegment[] = []
+  let released: EntryOf<'release'> | undefined
+
+  const unsettle = (fact: Fact) => {
+    const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan') => {
+      for (const [id, each] of Object.entries(facts)) {
+        const cause = whyRecheck(`${prefix}:${id}`, fact, model)
+        if (cause && each.status === 'current') facts[id] = { ...each, status: 'recheck', cause }
+      }
+    }
+    mark(readings, 'reading')
+    mark(confirmed, 'confirm')
+    mark(plans, 'plan')
+  }
+
+  for (const entry of standing) {
+    const fact = factOf(entry)
+    if (fact && unsettles(fact)) unsettle(fact)
+    if (entry.kind === 'reading') {
+      const before = readings[entry.reading]
+      if (typeof before?.value === 'number') earlier[entry.reading] = [...(earlier[entry.reading] ?? []), before.value]
+      const late = overtaken.get(entry.id)
+      readings[entry.reading] = late
+        ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
+        : { value: entry.value, entry, status: 'current' }
+    } else if (entry.kind === 'confirm') {
+      confirmed[entry.step] = { value: true, entry, status: 'current' }
+      delete skipped[entry.step]
+    } else if (entry.kind === 'plan') plans[entry.plan] = { value: entry, entry, status: 'current' }
+    else if (entry.kind === 'route') route = entry.segments
+    else if (entry.kind === 'skip') skipped[entry.step] = entry.reason
+    else if (entry.kind === 'swap' && entry.part === 'school.bite') {
+      const parsed = parseSchool(entry.to)
+      if (parsed.ok) school = parsed.value
+    } else if (entry.kind === 'swap') {
+      const choice = choiceOfPart(entry.part)
+      if (choice) chosen[choice.id] = entry.to
+    } else if (entry.kind === 'release') released = entry
+  }
+
+  return {
+    line: ordered.map((entry) => {
+      const struckBy = struck.get(entry.id)
+      const overtakenBy = overtaken.get(entry.id)
+      return { entry, ...(struckBy && { struckBy }), ...(overtakenBy && { overtakenBy }) }
+    }),
+    standing,
+    lastSeq: ordered.reduce((last, entry) => Math.max(last, entry.seq ?? 0), 0),
+    readings,
+    earlier,
+    confirmed,
+    skipped,
+    plans,
+    adjusters: Object.fromEntries(model.adjusters.map((spec) => [spec.id, adjusterState(spec, standing)])),
+    school,
+    chosen,
+    route,
+    released,
+  }
+}
+
+function adjusterState(spec: FamilyModel['adjusters'][number], standing: readonly Entry[]): AdjusterState {
+  const travel = spec.travel ?? Infinity
+  let turned = 0
+  let lowest = 0
+  let highest = 0
+  let position: number | undefined
+  for (const entry of standing) {
+    if (entry.kind === 'reading' && entry.reading === spec.positionReading && typeof entry.value === 'number') {
+      position = entry.value
+    }
+    if (entry.kind !== 'turn' || entry.adjuster !== spec.id) continue
+    turned += entry.amount
+    lowest = Math.min(lowest, turned)
+    highest = Math.max(highest, turned)
+    if (position !== undefined) position = Math.min(travel, Math.max(0, position + entry.amount))
+    if (entry.endReached) position = entry.amount > 0 ? travel : 0
+  }
+  const spread = highest - lowest
+  return {
+    id: spec.id,
+    turned,
+    position,
+    roomDown: position ?? travel - spread + (turned - lowest),
+    roomUp: position === undefined ? travel - spread + (highest - turned) : travel - position,
+  }
+}
+
+/** The last value of a numeric reading, whether or not it still stands. */
+export function lastReading(state: StandState, id: string): number | undefined {
+  const value = state.readings[id]?.value
+  return typeof value === 'number' ? value : undefined
+}
+
+/** The last answer to something seen. */
+export function lastSeen(state: StandState, id: string): string | undefined {
+  const value = state.readings[id]?.value
+  return typeof value === 'string' ? value : undefined
+}

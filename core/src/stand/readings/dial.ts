@@ -1,0 +1,121 @@
+import type { ReadingSpec, SeenSpec } from './spec.ts'
+
+/** Uncertainties are common practice with no source: what a rule, a feeler or a caliper gives in greasy hands. */
+export const DIAL_READINGS: readonly ReadingSpec[] = [
+  {
+    id: 'gapLeft',
+    title: 'gap left',
+    shorthand: 'gl',
+    unit: 'mm',
+    min: 0,
+    max: 10,
+    sd: 0.1,
+    instrument: 'feeler',
+    how: 'Left pad to rim at the middle of the pad, the mean over one turn of the wheel.',
+  },
+  {
+    id: 'gapRight',
+    title: 'gap right',
+    shorthand: 'gr',
+    unit: 'mm',
+    min: 0,
+    max: 10,
+    sd: 0.1,
+    instrument: 'feeler',
+    how: 'Right pad to rim at the middle of the pad, the mean over one turn of the wheel.',
+  },
+  {
+    id: 'biteTravel',
+    title: 'bite',
+    shorthand: 'bite',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 1.5,
+    instrument: 'rule',
+    how: 'Squeeze slowly; finger travel when the first pad touches the rim.',
+  },
+  {
+    id: 'reserve',
+    title: 'reserve',
+    shorthand: 'res',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 2,
+    instrument: 'rule',
+    how: 'Squeeze hard; what is left between blade and bar at the finger.',
+  },
+  {
+    id: 'leverReach',
+    title: 'lever reach',
+    shorthand: 'reach',
+    unit: 'mm',
+    min: 20,
+    max: 120,
+    sd: 1,
+    instrument: 'rule',
+    how: 'Bar to blade at the finger, lever at rest.',
+    dimension: 'leverReachMm',
+  },
+  {
+    id: 'leftScrewIn',
+    title: 'left screw from fully out',
+    shorthand: 'lsat',
+    unit: 'turn',
+    min: 0,
+    max: 15,
+    sd: 0.1,
+    instrument: 'counted',
+    how: 'Turns the left screw stands in from fully out.',
+  },
+  {
+    id: 'rightScrewIn',
+    title: 'right screw from fully out',
+    shorthand: 'rsat',
+    unit: 'turn',
+    min: 0,
+    max: 15,
+    sd: 0.1,
+    instrument: 'counted',
+    how: 'Turns the right screw stands in from fully out.',
+  },
+  {
+    id: 'barrelOut',
+    title: 'barrel from fully in',
+    shorthand: 'barat',
+    unit: 'turn',
+    min: 0,
+    max: 20,
+    sd: 0.1,
+    instrument: 'counted',
+    how: 'Turns the barrel stands out from fully in.',
+  },
+]
+
+/** Which pad meets the rim first: seen, not measured. */
+export const FIRST_TOUCH: SeenSpec = {
+  id: 'firstTouch',
+  title: 'touches first',
+  shorthand: 'touch',
+  how: 'Squeeze slowly and watch which pad meets the rim first.',
+  options: [
+    { id: 'left', title: 'left' },
+    { id: 'both', title: 'both' },
+    { id: 'right', title: 'right' },
+  ],
+}
+
+/** What the job is for; it decides which steps stand on the run sheet. */
+export const WORK: SeenSpec = {
+  id: 'work',
+  title: 'the job is',
+  shorthand: 'work',
+  how: 'A brake that is adjusted, one that is being fitted to the frame, a rub that came suddenly, or a brake that does nothing.',
+  options: [
+    { id: 'adjust', title: 'adjusting' },
+    { id: 'fit', title: 'fitting the brake' },
+    { id: 'rub', title: 'a sudden rub' },
+    { id: 'dead', title: 'a dead brake' },
+  ],
+}

@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest'
+import { stepTitle } from '../run-sheet/steps.ts'
+import { describe as say } from '../stand/describe.ts'
+import { MODEL } from '../testing/stand.ts'
+import { editDistance, nearestWord } from './nearest.ts'
+import { complete, readTape, vocabulary } from './tape.ts'
+
+const MM = { model: MODEL, length: 'mm' } as const
+const IN = { model: MODEL, length: 'in' } as const
+const read = (text: string) => readTape(text, MM)
+
+describe('the tape', () => {
+  it('reads a line of readings', () => {
+    expect(read('gl 1.0  gr 1.9  bite 22').entries).toMatchObject([
+      { kind: 'reading', reading: 'gapLeft', value: 1, unit: 'mm' },
+      { kind: 'reading', reading: 'gapRight', value: 1.9, unit: 'mm' },
+      { kind: 'reading', reading: 'biteTravel', value: 22, unit: 'mm' },
+    ])
+  })
+
+  it.each([
+    ['ls +1/2', { kind: 'turn', adjuster: 'leftScrew', amount: 0.5, unit: 'turn' }],
+    ['rs -1 1/4', { kind: 'turn', adjuster: 'rightScrew', amount: -1.25, unit: 'turn' }],
+    ['rs −½', { kind: 'turn', adjuster: 'rightScrew', amount: -0.5, unit: 'turn' }],
+    ['bar -1/4', { kind: 'turn', adjuster: 'barrel', amount: -0.25, unit: 'turn' }],
+    ['anchor +2', { kind: 'turn', adjuster: 'anchor', amount: 2, unit: 'mm' }],
+    ['ls 1/4 end', { kind: 'turn', adjuster: 'leftScrew', amount: 0.25, endReached: true }],
+    ['wheel ok', { kind: 'confirm', step: 'wheel-seated' }],
+    ['squeeze ok', { kind: 'confirm', step: 'hard-squeezes', count: 10 }],
+    ['sq', { kind: 'confirm', step: 'squeezes', count: 10 }],
+    ['touch l', { kind: 'reading', reading: 'firstTouch', value: 'left' }],
+    ['torque anchor 6', { kind: 'torque', fastener: 'anchor', valueNm: 6 }],
+    ['torque left pad 44 in·lb', { kind: 'torque', fastener: 'left pad' }],
+    ['school give-back 4', { kind: 'swap', part: 'school.bite', to: 'give-back 4' }],
+    ['note gl 1.4 was hard to see', { kind: 'note', text: 'gl 1.4 was hard to see' }],
+    ['skip spin wheel is out', { kind: 'skip', step: 'spin', reason: 'wheel is out' }],
+    ['release 7', { kind: 'release', initials: '7' }],
+    ['off -0.5', { kind: 'reading', reading: 'wheelOffset', value: -0.5 }],
+  ])('%s', (text, entry) => {
+    const line = read(text)
+    expect(line.error).toBeUndefined()
+    expect(line.entries).toMatchObject([entry])
+  })
+
+  it('takes units and fractions, in either workshop', () => {
+    expect(read('gl 1/16in').entries).toMatchObject([{ value: 1.5875, unit: 'mm' }])
+    expect(readTape('gl 1/16', IN).entries).toMatchObject([{ value: 1.5875 }])
+    expect(readTape('gl 1.4mm', IN).entries).toMatchObject([{ value: 1.4 }])
+    expect(readTape('ls 1/2', IN).entries).toMatchObject([{ amount: 0.5 }])
+  })
+
+  it('names what it does not know, with the nearest, and keeps what came before', () => {
+    const line = read('gl 1.4 bitee 22')
+    expect(line.entries).toHaveLength(1)
+    expect(line.error?.code).toBe('unknown-word')
+    expect(line.error?.message).toMatch(/“bitee”.*bite/)
+    expect(read('xylophone 3').error?.message).toContain('list')
+  })
+
+  it.each([
+    ['gl', 'missing'],
+    ['gl abc', 'not-a-number'],
+    ['gl 5 N', 'wrong-unit'],
+    ['touch top', 'not-a-choice'],
+    ['wheel maybe', 'not-understood'],
+    ['skip spin', 'reason-missing'],
+    ['sq 3.5', 'out-of-range'],
+    ['note', 'missing'],
+    ['torque 6', 'missing'],
+  ])('%s is refused as %s', (text, code) => {
+    expect(read(text)).toMatchObject({ entries: [], error: { code } })
+  })
+
+  it('completes a word under the finger, not a number or a note', () => {
+    expect(complete('b', MODEL).map((each) => each.word)).toEqual(expect.arrayContaining(['bite', 'bar', 'bolts']))
+    expect(complete('gl 1.4 an', MODEL).map((each) => each.word)).toEqual(['anchor'])
+    expect(complete('gl 1', MODEL)).toEqual([])
+    expect(complete('note b', MODEL)).toEqual([])
+  })
+
+  it('has one meaning for each word', () => {
+    const words = vocabulary(MODEL).map((each) => each.word)
+    expect(new Set(words).size).toBe(words.length)
+  })
+
+  it('echoes what was understood', () => {
+    const echo = (text: string, length: 'mm' | 'in' = 'mm') =>
+      read(text).entries.map((entry) => say(entry, { model: MODEL, length, stepTitle }))
+    expect(echo('gl 1.0 bite 22 ls +1/2 wheel ok')).toEqual([
+      'gap left 1.0 mm',
+      'bite 22 mm',
+      'left screw in ½ turn',
+      'wheel seated: yes',
+    ])
+    expect(echo('anchor -2')).toEqual(['take cable in at the anchor 2.0 mm'])
+    expect(echo('gl 1.0', 'in')).toEqual(['gap left 0.039 in'])
+  })
+})
+
+describe('slips of the finger', () => {
+  // Damerau–Levenshtein, textbook examples.
+  it.each([
+    ['kitten', 'sitting', 3],
+    ['bite', 'biet', 1],
+    ['', 'abc', 3],
+    ['anchor', 'anchor', 0],
+  ])('%s → %s is %d edits', (a, b, edits) => {
+    expect(editDistance(a, b)).toBe(edits)
+  })
+  it('offers nothing where nothing is near', () => {
+    expect(nearestWord('qqqqqq', ['gl', 'bite'])).toBeUndefined()
+  })
+})

@@ -1,0 +1,242 @@
+import type { FamilyModel } from '../families/family.ts'
+import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
+import { SQUEEZES, STEPS } from '../run-sheet/steps.ts'
+import { CHOICES, choiceOfWord, partOf } from '../stand/choices.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { findReading, READINGS, SEEN, type SeenSpec } from '../stand/readings.ts'
+import { SCHOOLS } from '../stand/schools.ts'
+import { nearestWord } from './nearest.ts'
+
+/** A word the tape understands. */
+export interface Word {
+  readonly word: string
+  readonly means: string
+  /** How it is written, shown while typing. */
+  readonly form: string
+}
+
+export interface TapeLine {
+  readonly entries: readonly EntryBody[]
+  readonly error?: Fault
+}
+
+export interface TapeContext {
+  readonly model: FamilyModel
+  readonly length: LengthUnit
+}
+
+/** Words that swallow the rest of the line. */
+const REST = new Set(['note', 'skip', 'release'])
+
+/** Everything the tape understands on this brake. The shorthand is part of the product's interface. */
+export function vocabulary(model: FamilyModel): readonly Word[] {
+  return [
+    ...READINGS.map(({ shorthand, title, unit }) => ({
+      word: shorthand,
+      means: title,
+      form: `${shorthand} ${unit === 'turn' ? '1 1/2' : unit === 'mm' ? '1.4' : '80'}`,
+    })),
+    ...SEEN.map(({ shorthand, title, options }) => ({
+      word: shorthand,
+      means: title,
+      form: `${shorthand} ${options.map((each) => each.id).join(' | ')}`,
+    })),
+    ...model.adjusters.map(({ shorthand, title, unit, plus, minus }) => ({
+      word: shorthand,
+      means: title,
+      form: `${shorthand} ${unit === 'turn' ? '+1/2' : '+2'} (+ ${plus.toLowerCase()}, − ${minus.toLowerCase()})`,
+    })),
+    ...STEPS.flatMap(({ shorthand, title }) =>
+      shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok` }] : [],
+    ),
+    { word: 'sq', means: 'squeezed', form: 'sq 10' },
+    {
+      word: 'school',
+      means: 'bite school, or how to mount, set pads’ height, toe in',
+      form: `school third | give-back 4 | gap 1.2 | rider 20 | ${CHOICES.flatMap((each) => each.options.map((option) => option.id)).join(' | ')}`,
+    },
+    { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
+    { word: 'torque', means: 'fastener tightened', form: 'torque anchor 6' },
+    { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
+    { word: 'note', means: 'a note', form: 'note …' },
+    { word: 'release', means: 'sign the job', form: 'release 7' },
+  ]
+}
+
+/** Words that could complete what is being typed at the end of the line. */
+export function complete(text: string, model: FamilyModel): readonly Word[] {
+  const tail = /(?:^|\s)(\S*)$/.exec(text)?.[1] ?? ''
+  const started = text.trim().split(/\s+/)[0] ?? ''
+  if (tail === '' || /^[\d+\-−.,/]/.test(tail) || (REST.has(started) && text.trim() !== started)) return []
+  return vocabulary(model).filter(({ word }) => word.startsWith(tail.toLowerCase()))
+}
+
+/**
+ * Reads a line of bench shorthand: `gl 1.4  gr 1.9  bite 22`, `ls +1/2`, `wheel ok`, `note …`.
+ * Entries before the first fault are returned with it, so that the echo shows what was understood.
+ */
+export function readTape(text: string, context: TapeContext): TapeLine {
+  const words = new Set(vocabulary(context.model).map(({ word }) => word))
+  const tokens = text.trim().split(/\s+/).filter(Boolean)
+  const entries: EntryBody[] = []
+  let at = 0
+  while (at < tokens.length) {
+    const word = (tokens[at] as string).toLowerCase()
+    if (!words.has(word)) {
+      const near = nearestWord(word, words)
+      const hint = near
+        ? `Nearest: ${vocabulary(context.model).find((each) => each.word === near)?.form}.`
+        : 'Type ? for the list.'
+      return {
+        entries,
+        error: { code: 'unknown-word', field: 'tape', message: `“${tokens[at]}” is not on the tape’s list. ${hint}` },
+      }
+    }
+    const end = argumentsEnd(word, tokens, at + 1, words)
+    const read = readWord(word, tokens.slice(at + 1, end), context)
+    if (!read.ok) return { entries, error: read.error }
+    entries.push(read.value)
+    at = end
+  }
+  return { entries }
+}
+
+const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end'])
+const isAmount = (token: string) => /^[+\-−\d.,½¼¾⅛⅜⅝⅞⅓⅔]/.test(token) || UNIT_WORDS.has(token.toLowerCase())
+const ONE_WORD = new Set([
+  ...SEEN.map(({ shorthand }) => shorthand),
+  ...STEPS.flatMap(({ shorthand }) => shorthand ?? []),
+])
+const NAME_FIRST = new Set(['school', 'swap'])
+
+/** Where the arguments of a word end: an amount with its unit, a name and an amount, one word, or the rest of the line. */
+function argumentsEnd(word: string, tokens: readonly string[], from: number, words: ReadonlySet<string>): number {
+  if (REST.has(word)) return tokens.length
+  let end = from
+  const token = () => tokens[end]
+  const isWord = () => words.has((token() as string).toLowerCase())
+  if (word === 'torque') {
+    while (token() !== undefined && !isAmount(token() as string)) end += 1
+  } else if (NAME_FIRST.has(word)) {
+    while (token() !== undefined && !isAmount(token() as string) && (end === from || !isWord())) end += 1
+  } else if (token() !== undefined && !isWord()) end += 1
+  if (ONE_WORD.has(word)) return end
+  while (token() !== undefined && isAmount(token() as string)) end += 1
+  return end
+}
+
+function readWord(word: string, args: readonly string[], { model, length }: TapeContext): Outcome<EntryBody> {
+  const text = args.join(' ')
+  const reading = READINGS.find((each) => each.shorthand === word)
+  if (reading) {
+    const value = amountIn(text, reading.unit, length, reading.id)
+    return value.ok
+      ? ok({
+          kind: 'reading',
+          reading: reading.id,
+          value: value.value,
+          unit: reading.unit,
+          instrument: findReading(reading.id)?.instrument ?? '',
+        })
+      : value
+  }
+  const seen = SEEN.find((each) => each.shorthand === word)
+  if (seen) return readSeen(seen, text)
+  const adjuster = model.adjusters.find((each) => each.shorthand === word)
+  if (adjuster) {
+    const toEnd = args.at(-1)?.toLowerCase() === 'end'
+    const value = amountIn(toEnd ? args.slice(0, -1).join(' ') : text, adjuster.unit, length, adjuster.id)
+    return value.ok
+      ? ok({
+          kind: 'turn',
+          adjuster: adjuster.id,
+          amount: value.value,
+          unit: adjuster.unit,
+          ...(toEnd && { endReached: true }),
+        })
+      : value
+  }
+  const step = STEPS.find((each) => each.shorthand === word)
+  if (step) {
+    return text.toLowerCase() === 'ok'
+      ? ok({
+          kind: 'confirm',
+          step: step.id,
+          ...(step.done.kind === 'confirmed' && step.done.count && { count: step.done.count }),
+        })
+      : refuse('not-understood', word, `“${word} ${text}”: write “${word} ok” when ${step.title}.`)
+  }
+  return readOther(word, args, length)
+}
+
+/** What is seen, by the answer or by its first letters where no other begins with them. */
+function readSeen({ id, title, shorthand, options }: SeenSpec, text: string): Outcome<EntryBody> {
+  const typed = text.toLowerCase()
+  const matches = options.filter((each) => each.id === typed || (typed !== '' && each.id.startsWith(typed)))
+  const exact = matches.find((each) => each.id === typed) ?? (matches.length === 1 ? matches[0] : undefined)
+  return exact
+    ? ok({ kind: 'reading', reading: id, value: exact.id, unit: '' })
+    : refuse(
+        'not-a-choice',
+        shorthand,
+        `“${shorthand} ${text}”, ${title}: accepted ${options.map((each) => each.id).join(', ')}.`,
+      )
+}
+
+function readOther(word: string, args: readonly string[], length: LengthUnit): Outcome<EntryBody> {
+  const text = args.join(' ')
+  if (word === 'sq') {
+    const count = text === '' ? 10 : Number(text)
+    return Number.isInteger(count) && count > 0 && count <= 200
+      ? ok({ kind: 'confirm', step: SQUEEZES, count })
+      : refuse('out-of-range', 'sq', `“sq ${text}”: accepted a whole number of squeezes, 1 to 200.`)
+  }
+  if (word === 'school') {
+    const choice = choiceOfWord(text)
+    return text === ''
+      ? refuse('missing', 'school', `Which school? Accepted: ${SCHOOLS.map((each) => each.id).join(', ')}.`)
+      : ok({ kind: 'swap', part: choice ? partOf(choice) : 'school.bite', to: text })
+  }
+  if (word === 'swap') {
+    const [part = '', ...to] = args
+    return part === ''
+      ? refuse('missing', 'swap', 'Swap what? Accepted: cable, pads, housing, lever, wheel, brake, rotor.')
+      : ok({ kind: 'swap', part, to: to.join(' ') || 'new' })
+  }
+  if (word === 'torque') {
+    const amountAt = args.findIndex((each) => /^[\d.,½¼¾]/.test(each))
+    if (amountAt < 1) return refuse('missing', 'torque', 'Write the fastener and its torque: torque anchor 6.')
+    const value = amountIn(args.slice(amountAt).join(' '), 'Nm', length, 'torque')
+    return value.ok ? ok({ kind: 'torque', fastener: args.slice(0, amountAt).join(' '), valueNm: value.value }) : value
+  }
+  if (word === 'skip') {
+    const [id = '', ...reason] = args
+    const step = STEPS.find((each) => each.shorthand === id || each.id === id)
+    if (!step)
+      return refuse(
+        'unknown-step',
+        'skip',
+        `There is no step “${id}” to skip. Accepted: ${STEPS.filter((each) => each.done.kind !== 'signed')
+          .map((each) => each.shorthand ?? each.id)
+          .join(', ')}.`,
+      )
+    return reason.length === 0
+      ? refuse('reason-missing', 'skip', `Why is ${step.title} skipped? Write it behind: skip ${id} …`)
+      : ok({ kind: 'skip', step: step.id, reason: reason.join(' ') })
+  }
+  if (word === 'release')
+    return text === ''
+      ? refuse('missing', 'release', 'Sign with initials or a number: release 7.')
+      : ok({ kind: 'release', initials: text })
+  return text === ''
+    ? refuse('missing', 'note', 'An empty note: write something behind it.')
+    : ok({ kind: 'note', text })
+}
+
+/** A bare length is in the workshop's unit; everything is kept in canonical units. */
+function amountIn(text: string, canonical: UnitId, length: LengthUnit, field: string): Outcome<number> {
+  if (text === '') return refuse('missing', field, 'A number is missing behind the word.')
+  const plain = text.replace(/^\+/, '')
+  return parseQuantity(plain, shownUnit(canonical, length), field)
+}

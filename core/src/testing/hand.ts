@@ -1,0 +1,89 @@
+import { WAYS, type WayId } from '../mount/ways.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import { firstRefusal } from '../run-sheet/admit.ts'
+import { type Job, openJob } from '../run-sheet/job.ts'
+import { practiceGauge } from '../simulate/practice.ts'
+import type { Entry, EntryBody } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
+import { findReading } from '../stand/readings.ts'
+
+/** A hand that does as the sheet says, on a simulated brake: for walking a whole run sheet in a test. */
+export interface Walk {
+  /** Steps in the order they came up, each once. */
+  readonly steps: readonly string[]
+  readonly log: readonly Entry[]
+  readonly last: Job
+}
+
+const MOST_ACTS = 90
+
+function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | string>>): readonly EntryBody[] {
+  const { next } = job
+  switch (next.kind) {
+    case 'confirm':
+      return [
+        {
+          kind: 'confirm',
+          step: next.step.id,
+          ...(next.step.done.kind === 'confirmed' && next.step.done.count && { count: next.step.done.count }),
+        },
+      ]
+    case 'measure':
+      return next.readings.map((reading): EntryBody => {
+        const value = gauge[reading]
+        if (value === undefined) throw new Error(`the gauge shows no ${reading}`)
+        return { kind: 'reading', reading, value, unit: findReading(reading)?.unit ?? '' }
+      })
+    case 'plan':
+      return [
+        {
+          kind: 'plan',
+          plan: 'mount',
+          to: way,
+          parts: [],
+          acknowledged: WAYS.find((each) => each.id === way)?.cautions ?? [],
+        },
+      ]
+    case 'turn':
+      return [
+        ...next.turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })),
+        { kind: 'confirm', step: 'squeezes', count: 10 },
+      ]
+    case 'mend':
+    case 'stuck':
+      return [{ kind: 'skip', step: next.step.id, reason: 'walked past' }]
+    case 'sign':
+    case 'released':
+      return []
+  }
+}
+
+/** Walks a job from its first step to the signature, every entry admitted by the product’s own rule. */
+export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId = 'B'): Walk {
+  const log: Entry[] = []
+  const steps: string[] = []
+  const write = (bodies: readonly EntryBody[]) => {
+    const made = bodies.map(
+      (body, index): Entry => ({
+        ...body,
+        id: `e${log.length + index}`,
+        at: '2026-03-01T09:00:00Z',
+        by: '1',
+        seq: log.length + index + 1,
+      }),
+    )
+    const refused = firstRefusal(hardware, log, made, {})
+    if (refused) throw new Error(refused.error.message)
+    log.push(...made)
+  }
+  write(start)
+  for (let act = 0; act < MOST_ACTS; act += 1) {
+    const job = expectOk(openJob(hardware, log))
+    if (!steps.includes(job.next.step.id)) steps.push(job.next.step.id)
+    const gauge = practiceGauge(hardware, job.dimensions, job.state.standing) ?? {}
+    const bodies = actOn(job, way, gauge)
+    if (bodies.length === 0) return { steps, log, last: job }
+    write(bodies)
+  }
+  throw new Error(`the sheet did not end: ${steps.at(-1)}`)
+}

@@ -1,0 +1,103 @@
+import { linearPullFamily } from '../families/linear-pull/family.ts'
+import { bookDimensions } from '../families/registry.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import type { Entry, EntryBody } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
+import { findReading } from '../stand/readings.ts'
+
+/** Shared by tests: a book linear-pull brake and a log written in order. */
+export const HARDWARE: Hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
+export const DIMENSIONS = bookDimensions(linearPullFamily)
+export const MODEL = expectOk(linearPullFamily.fit(DIMENSIONS))
+
+export const written = (...bodies: readonly EntryBody[]): readonly Entry[] =>
+  bodies.map((body, index) => ({
+    ...body,
+    id: `entry-${index + 1}`,
+    at: `2026-03-01T09:${String(index).padStart(2, '0')}:00Z`,
+    by: '1',
+    seq: index + 1,
+  }))
+
+export const reading = (id: string, value: number): EntryBody => ({
+  kind: 'reading',
+  reading: id,
+  value,
+  unit: findReading(id)?.unit ?? 'mm',
+})
+export const seen = (id: string, value: string): EntryBody => ({ kind: 'reading', reading: id, value, unit: '' })
+export const confirm = (step: string, count?: number): EntryBody => ({ kind: 'confirm', step, ...(count && { count }) })
+export const turn = (adjuster: string, amount: number): EntryBody => ({
+  kind: 'turn',
+  adjuster,
+  amount,
+  unit: adjuster === 'anchor' ? 'mm' : 'turn',
+})
+
+/** Wheel seated and sound. */
+export const WHEEL: readonly EntryBody[] = [
+  confirm('wheel-seated'),
+  confirm('hub-play'),
+  reading('lateralRunout', 0.4),
+  reading('radialRunout', 0.3),
+  reading('wheelOffset', 0),
+  reading('rimWall', 1.4),
+  seen('wearLine', 'none'),
+  seen('trackStep', 'smooth'),
+]
+
+/** Parts that belong together. */
+export const MATCHED: readonly EntryBody[] = [
+  reading('leverPull', 30),
+  reading('leverFinger', 75),
+  reading('leverReach', 60),
+  reading('ridersMass', 95),
+  seen('housingKind', 'coil'),
+  reading('housingOuter', 5),
+  seen('housingEnds', 'right'),
+  seen('innerAnchor', 'whole'),
+  seen('innerHead', 'whole'),
+  seen('rimMaterial', 'alloy'),
+  seen('padCompound', 'alloy'),
+]
+
+/** Pads sound, the right way round, at their height and toed in. */
+export const PADS: readonly EntryBody[] = [
+  reading('padLeft', 4),
+  reading('padRight', 3.8),
+  seen('padFace', 'clean'),
+  seen('shoeLeft', 'forward'),
+  seen('shoeRight', 'forward'),
+  reading('trackTall', 14),
+  reading('padTall', 10),
+  reading('padEdge', 1),
+  seen('padArc', 'follow'),
+  reading('toeGap', 0.5),
+  seen('padsSet', 'applied'),
+]
+
+/** Everything up to the pads, set but not yet tight. */
+export const PADS_SET: readonly EntryBody[] = [
+  ...WHEEL,
+  ...MATCHED,
+  confirm('untouched'),
+  confirm('arms-free'),
+  ...PADS,
+]
+
+/** Cable laid, free and clamped. */
+export const CABLED: readonly EntryBody[] = [
+  confirm('cable-run'),
+  seen('cableFeel', 'smooth'),
+  seen('cableLined', 'lined'),
+  confirm('cable-clamped'),
+]
+
+/** Everything before the dial-in, done. */
+export const PREPARED: readonly EntryBody[] = [...PADS_SET, confirm('pads-tight'), ...CABLED]
+
+export const measured = (left: number, right: number, bite: number): readonly EntryBody[] => [
+  reading('gapLeft', left),
+  reading('gapRight', right),
+  reading('biteTravel', bite),
+]
