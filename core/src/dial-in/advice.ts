@@ -1,0 +1,172 @@
+import type { AdjusterSpec } from '../families/family.ts'
+import type { StandState } from '../stand/fold.ts'
+import { placement, type Window, type Windows } from '../stand/windows.ts'
+import { type Belief, isSettled } from './belief.ts'
+import { candidates, lastDirections, priceIn } from './candidates.ts'
+import { type Aim, type Amounts, Bench, type Sample, sampleAt, samplesOf } from './possible.ts'
+import { NEEDED, STEERED, type Turn } from './turn.ts'
+
+export type Advice =
+  /** Make these turns, squeeze, measure. */
+  | { readonly kind: 'turn'; readonly turn: Turn; readonly chanceNow: number; readonly others: readonly Turn[] }
+  /** Measure these; why. */
+  | { readonly kind: 'measure'; readonly readings: readonly string[]; readonly why: string }
+  /** Everything is in its window. */
+  | { readonly kind: 'in-window'; readonly chanceNow: number }
+  /** No setting satisfies the windows, or none that the adjusters can reach. */
+  | { readonly kind: 'no-setting'; readonly say: string }
+
+/** Possible brakes a candidate is tried on, and how many candidates reach each sieve. */
+const COARSE = 20
+const FINE = 64
+const SCREENED = 8
+const SHORTLIST = 3
+/** Measured in its windows and this likely to be so: done. */
+const SURE = 0.8
+/** A turn must better the chance by this to be worth a pass. */
+const WORTH_A_TURN = 0.08
+/** This likely to be in, a reading just outside is looked at again before anything is turned. */
+const LIKELY = 0.5
+/** Two looks at one setting are enough. */
+const ENOUGH_LOOKS = 2
+
+const STAY: Amounts = { adjusters: [], amounts: [] }
+
+const toTurn = (bench: Bench, samples: readonly Sample[], move: Amounts, belief: Belief): Turn => {
+  const { model } = belief
+  const probed = move.adjusters.find((adjuster) => model.adjusters[adjuster]?.eitherWay)
+  const probes = isSettled(belief) || probed === undefined ? undefined : model.adjusters[probed]?.id
+  return {
+    moves: move.adjusters.flatMap((adjuster, k) => {
+      const spec = model.adjusters[adjuster] as AdjusterSpec
+      const amount = move.amounts[k] as number
+      return amount === 0 ? [] : [{ adjuster: spec.id, amount, unit: spec.unit }]
+    }),
+    ...bench.outcome(samples, move),
+    ...(probes && { probes, either: eitherWay(bench, belief, move) }),
+  }
+}
+
+/** What a move gives by each of the rival beliefs: the mean of two directions is what neither will show. */
+const eitherWay = (bench: Bench, belief: Belief, move: Amounts) =>
+  [{ ...belief, weight: 1, rivals: [] }, ...belief.rivals.map((each) => ({ ...each, weight: 1 }))].map(
+    (way) => bench.outcome(samplesOf(way, 0, COARSE), move).expected,
+  )
+
+/**
+ * What the readings call for: the next turn, another look, or nothing. Pure and quick enough for every keystroke.
+ * `insist` asks for the best turn although the readings are content: the hand at the brake knows something they do not.
+ */
+export function advise(belief: Belief, state: StandState, windows: Windows, insist = false): Advice {
+  if (windows.empty) return { kind: 'no-setting', say: windows.empty.say }
+  const missing = NEEDED.filter((id) => state.readings[id]?.status !== 'current')
+  if (missing.length > 0) {
+    const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
+    return { kind: 'measure', readings: missing, why: cause ?? 'not measured yet' }
+  }
+  const doubted = belief.doubted.filter((doubt) => state.readings[doubt.reading]?.entry.id === doubt.entryId)
+  if (doubted.length > 0) {
+    return {
+      kind: 'measure',
+      readings: doubted.map((each) => each.reading),
+      why: 'this reading does not agree with the others',
+    }
+  }
+  const { model } = belief
+  const aims = STEERED.flatMap((reading): readonly Aim[] => {
+    const window = windows.of[reading]
+    return window ? [{ index: model.readings.indexOf(reading), window: insist ? middleOf(window) : window }] : []
+  })
+  const bench = new Bench(belief, aims)
+  const coarse = samplesOf(belief, 0, COARSE)
+  const out = outside(aims, state)
+  const chanceCoarse = bench.chance(coarse, STAY)
+  if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
+  const mean = sampleAt(belief, belief.mean, 0)
+  const price = priceIn(model, lastDirections(belief))
+  const worth = probeWorth(bench, mean, belief, state, windows)
+  const sieve = (moves: readonly Amounts[], samples: readonly Sample[], most: number) =>
+    moves
+      .map((move) => ({ move, value: bench.score(samples, move) - price(move) + worth(move) }))
+      .sort((a, b) => b.value - a.value)
+      .slice(0, most)
+  const movesOf = (ranked: readonly { readonly move: Amounts }[]) => ranked.map(({ move }) => move)
+  const screened = sieve(candidates(bench, mean, aims, belief, state), [mean], SCREENED)
+  const fine = [...coarse, ...samplesOf(belief, COARSE, FINE)]
+  const best = sieve(movesOf(sieve(movesOf(screened), coarse, SHORTLIST)), fine, SHORTLIST)
+  const chanceNow = bench.chance(fine, STAY)
+  const chosen = best[0]
+  const turn = chosen && toTurn(bench, fine, chosen.move, belief)
+  if (!turn || (!insist && !turn.probes && turn.chance < chanceNow + WORTH_A_TURN)) {
+    if (out.length === 0) return { kind: 'in-window', chanceNow }
+    const unsure = out.filter((reading) => looksSinceTurn(belief, reading) < ENOUGH_LOOKS)
+    if (chanceNow >= LIKELY && unsure.length > 0) return { kind: 'measure', readings: unsure, why: JUST_OUTSIDE }
+    if (chanceNow >= SURE) return { kind: 'in-window', chanceNow }
+  }
+  if (!chosen || !turn || (!insist && chosen.value <= bench.score(fine, STAY)))
+    return { kind: 'no-setting', say: NO_BETTER }
+  const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
+  return { kind: 'turn', turn, chanceNow, others }
+}
+
+/** Told that the brake is not right although it reads so, the advice aims at this share of each window. */
+const MIDDLE = 0.6
+
+const middleOf = (window: Window): Window => ({
+  ...window,
+  low: window.target - MIDDLE * (window.target - window.low),
+  high: window.target + MIDDLE * (window.high - window.target),
+})
+
+/** What finding out an adjuster's direction is worth, as a share of the chance of success. */
+const PROBE_WORTH = 0.25
+
+/** A pad that lies on the rim shows nothing. */
+const SHOWS_MM = 0.2
+
+/** A turn that also shows which way an adjuster works is worth more, as long as the pads are not centred. */
+function probeWorth(
+  bench: Bench,
+  mean: Sample,
+  belief: Belief,
+  state: StandState,
+  windows: Windows,
+): (move: Amounts) => number {
+  const difference = windows.of.gapDifference
+  if (isSettled(belief) || !difference || !apart(state, difference)) return () => 0
+  return (move) => {
+    if (!move.adjusters.some((adjuster) => belief.model.adjusters[adjuster]?.eitherWay)) return 0
+    const [gapLeft = 0, gapRight = 0] = bench.after(mean, move, false)
+    return Math.min(gapLeft, gapRight) > SHOWS_MM ? PROBE_WORTH : 0
+  }
+}
+
+/** How often a reading was taken since anything was turned. */
+function looksSinceTurn({ happenings, model }: Belief, reading: string): number {
+  const index = model.readings.indexOf(reading)
+  const lastTurn = happenings.findLastIndex((each) => each.kind === 'turn')
+  return happenings.slice(lastTurn + 1).filter((each) => each.kind === 'seen' && each.reading === index).length
+}
+
+/** Both gaps current, and further apart than they may be. */
+function apart({ readings }: StandState, window: Window): boolean {
+  const { gapLeft, gapRight } = readings
+  if (gapLeft?.status !== 'current' || gapRight?.status !== 'current') return false
+  return placement(window, Number(gapLeft.value) - Number(gapRight.value)) !== 'in'
+}
+
+/** Current readings that lie outside their windows. */
+const outside = (aims: readonly Aim[], state: StandState): readonly string[] => [
+  ...new Set(
+    aims.flatMap(({ window }) => {
+      if (window.reading === 'gapDifference') return apart(state, window) ? ['gapLeft', 'gapRight'] : []
+      const reading = state.readings[window.reading]
+      const stands = reading?.status === 'current' && typeof reading.value === 'number'
+      return stands && placement(window, reading.value as number) !== 'in' ? [window.reading] : []
+    }),
+  ),
+]
+
+const JUST_OUTSIDE = 'just outside its window, while the rest of the log says it is inside'
+const NO_BETTER =
+  'No turn brings every reading nearer its window. Look at the wheel again; then choose another bite school, move the spring to another hole, or clamp the cable anew.'

@@ -1,0 +1,234 @@
+import type { FamilyModel } from '../families/family.ts'
+import type { StandState } from '../stand/fold.ts'
+import { type Layout, type Learnt, layoutFor } from './layout.ts'
+import { cost, isPredicted, linearise, NO_SLOPE, residualOf, type Scratch, UNSETTLED } from './likelihood.ts'
+import { backward, cholesky, forward } from './matrix.ts'
+import { type Happening, timeline } from './timeline.ts'
+import { Walk } from './walk.ts'
+
+/** What is believed of this brake: a Gaussian over everything nobody has measured. */
+export interface Belief {
+  readonly model: FamilyModel
+  readonly layout: Layout
+  readonly happenings: readonly Happening[]
+  readonly mean: Float64Array
+  /** Lower Cholesky factor of the precision. */
+  readonly factor: Float64Array
+  /** Readings the rest of the log does not believe: beyond four standard deviations. */
+  readonly doubted: readonly Doubt[]
+  /** How likely this belief is against its rivals, 0 to 1; 1 where nothing works either way. */
+  readonly weight: number
+  /** The same log read with an adjuster working the other way, where its direction differs by design. */
+  readonly rivals: readonly Belief[]
+}
+
+/** Above this the direction of an adjuster is settled. */
+const SETTLED = 0.9
+
+export const isSettled = (belief: Belief): boolean => belief.weight >= SETTLED
+
+export interface Doubt {
+  readonly entryId: string
+  readonly reading: string
+  readonly value: number
+  readonly expected: number
+  readonly sigmas: number
+}
+
+const DOUBT_SIGMAS = 4
+const MOST_ROUNDS = 12
+/** A gain in log-likelihood too small to matter. */
+const ENOUGH = 0.02
+
+/**
+ * The belief after a job's log: maximum a posteriori by damped Gauss–Newton over the whole log (it is short),
+ * with the curvature there as its precision. The same log gives the same belief on every screen.
+ * `learnt` is what earlier visits of this brake taught.
+ */
+export function believe(model: FamilyModel, state: StandState, learnt: Learnt = {}): Belief {
+  const happenings = timeline(model, state)
+  const ways = readings(directions(model, learnt), happenings, learnt)
+  const likeliest = Math.max(...ways.map((each) => each.evidence + Math.log(each.prior)))
+  const odds = ways.map((each) => each.prior * Math.exp(each.evidence - likeliest))
+  const all = odds.reduce((sum, each) => sum + each, 0)
+  const weighed = ways.map(
+    (each, index): Belief => ({ ...each.belief, weight: (odds[index] as number) / all, rivals: [] }),
+  )
+  const [best, ...rivals] = weighed.sort((a, b) => b.weight - a.weight)
+  return { ...(best as Belief), rivals }
+}
+
+interface Direction {
+  readonly way: FamilyModel
+  readonly prior: number
+}
+
+/** A direction that an earlier visit showed is believed this far. */
+const SHOWN = 0.98
+
+const directionId = (adjuster: string) => `${adjuster}.direction`
+
+/** The model with every direction its adjusters may work in, each as likely as the other until a visit has shown it. */
+function directions(model: FamilyModel, learnt: Learnt): readonly Direction[] {
+  return model.adjusters.reduce<readonly Direction[]>(
+    (ways, spec, index) => {
+      if (!spec.eitherWay) return ways
+      const shown = learnt[directionId(spec.id)]?.mean
+      const asBook = shown === undefined ? 0.5 : shown * spec.book > 0 ? SHOWN : 1 - SHOWN
+      return ways.flatMap(({ way, prior }) => [
+        { way, prior: prior * asBook },
+        {
+          way: { ...way, adjusters: way.adjusters.with(index, { ...spec, book: -spec.book }) },
+          prior: prior * (1 - asBook),
+        },
+      ])
+    },
+    [{ way: model, prior: 1 }],
+  )
+}
+
+/** A direction this much worse than another is out of the question: e^−30. */
+const HOPELESS = 30
+/** Rounds after which a direction shows whether it can still come near. */
+const FAIR_ROUNDS = 2
+
+/** The log read each way, the one that begins nearest first: the others are left where they are found hopeless beside it. */
+function readings(ways: readonly Direction[], happenings: readonly Happening[], learnt: Learnt) {
+  const opened = ways.map(({ way, prior }) => ({ prior, ...openLog(way, happenings, learnt) }))
+  let best = Number.POSITIVE_INFINITY
+  return opened
+    .sort((a, b) => a.at - b.at)
+    .map((each) => {
+      const read = readAs(each, best + HOPELESS)
+      best = Math.min(best, read.at)
+      return { ...read, prior: each.prior }
+    })
+}
+
+interface OpenLog {
+  readonly model: FamilyModel
+  readonly layout: Layout
+  readonly happenings: readonly Happening[]
+  readonly scratch: Scratch
+  readonly start: Float64Array
+  readonly at: number
+}
+
+function openLog(model: FamilyModel, happenings: readonly Happening[], learnt: Learnt): OpenLog {
+  const layout = layoutFor(model, happenings, learnt)
+  const count = model.readings.length
+  const scratch: Scratch = { y: new Float64Array(count), yStep: new Float64Array(count), slopes: [] }
+  const start = Float64Array.from(layout.unknowns, ({ mean }) => mean)
+  return { model, layout, happenings, scratch, start, at: cost(model, layout, happenings, start, scratch.y) }
+}
+
+/** The log read with every direction taken as known, and how well it then explains itself. */
+function readAs(open: OpenLog, hopelessAbove: number) {
+  const { model, layout, happenings, scratch } = open
+  const { theta, factor, at } = descend(open, hopelessAbove)
+  const doubted = doubts(model, layout, happenings, theta, scratch)
+  const n = layout.unknowns.length
+  let evidence = -at
+  for (let i = 0; i < n; i += 1) evidence -= Math.log(factor[i * n + i] as number)
+  return { belief: { model, layout, happenings, mean: theta, factor, doubted }, evidence, at }
+}
+
+/** Damped Gauss–Newton from a guess until it no longer helps, or cannot come near what another direction explains. */
+function descend({ model, layout, happenings, scratch, start, at: first }: OpenLog, hopelessAbove: number) {
+  const n = layout.unknowns.length
+  let theta = start
+  let at = first
+  let factor = NO_SLOPE
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    if (round >= FAIR_ROUNDS && at > hopelessAbove) break
+    const { precision, gradient } = linearise(model, layout, happenings, theta, scratch)
+    factor = cholesky(precision, n)
+    const step = backward(factor, n, forward(factor, n, gradient))
+    let share = 1
+    let better = false
+    for (let attempt = 0; attempt < 5; attempt += 1) {
+      const tried = theta.map((value, index) => value - share * (step[index] as number))
+      const then = cost(model, layout, happenings, tried, scratch.y)
+      if (then < at + 1e-9) {
+        better = at - then > ENOUGH
+        theta = tried
+        at = then
+        break
+      }
+      share /= 3
+    }
+    if (!better) break
+  }
+  return { theta, factor, at }
+}
+
+function doubts(
+  model: FamilyModel,
+  layout: Layout,
+  happenings: readonly Happening[],
+  theta: Float64Array,
+  scratch: Scratch,
+): readonly Doubt[] {
+  const walk = new Walk(model, layout, theta, false)
+  let fresh = false
+  return happenings.flatMap((happening, index) => {
+    if (!isPredicted(happening)) {
+      walk.step(happening, index)
+      fresh = false
+    }
+    if (happening.kind !== 'seen') return []
+    if (!fresh) {
+      walk.settle()
+      model.predict(walk.q, scratch.y)
+      fresh = true
+    }
+    const expected = scratch.y[happening.reading] as number
+    const wider = walk.unsettled ? UNSETTLED : 1
+    const sigmas = Math.abs(residualOf(model, happening.reading, happening.value, expected)) / (happening.sd * wider)
+    if (sigmas <= DOUBT_SIGMAS) return []
+    return [
+      {
+        entryId: happening.entryId,
+        reading: model.readings[happening.reading] as string,
+        value: happening.value,
+        expected,
+        sigmas,
+      },
+    ]
+  })
+}
+
+/** Standard deviations of the unknowns: square roots of the diagonal of the inverse precision. */
+export function spreadOf(belief: Belief): Float64Array {
+  const n = belief.layout.unknowns.length
+  return Float64Array.from({ length: n }, (_, index) => {
+    const unit = new Float64Array(n)
+    unit[index] = 1
+    const half = forward(belief.factor, n, unit)
+    return Math.sqrt(half.reduce((sum, each) => sum + each * each, 0))
+  })
+}
+
+/** What this job taught of the lasting unknowns, to be the prior of the brake's next visit. */
+export function lessons(belief: Belief): Learnt {
+  const spread = spreadOf(belief)
+  const shown = isSettled(belief) ? belief.model.adjusters.filter((spec) => spec.eitherWay) : []
+  return Object.fromEntries([
+    ...belief.layout.unknowns.flatMap(({ id, lasting }, index) =>
+      lasting ? [[id, { mean: belief.mean[index] as number, sd: Math.max(0.02, spread[index] as number) }]] : [],
+    ),
+    ...shown.map(({ id, book }) => [directionId(id), { mean: Math.sign(book), sd: 0 }]),
+  ])
+}
+
+/** The log replayed at the belief's mean: model inputs as the brake stands now. */
+export function standingWalk(belief: Belief, theta: Float64Array = belief.mean): Walk {
+  const walk = new Walk(belief.model, belief.layout, theta, false)
+  const { happenings } = belief
+  for (let index = 0; index < happenings.length; index += 1) {
+    const happening = happenings[index] as Happening
+    if (!isPredicted(happening)) walk.step(happening, index)
+  }
+  walk.settle()
+  return walk
+}

@@ -1,0 +1,213 @@
+import type { AdjusterSpec, FamilyModel } from '../families/family.ts'
+import type { AdjusterState, StandState } from '../stand/fold.ts'
+import { type Belief, isSettled } from './belief.ts'
+import type { Aim, Amounts, Bench, Sample } from './possible.ts'
+
+const MOST_TURNS = 4
+
+/** Turning back what was just turned goes round in circles, and a screw's lost motion eats most of it. */
+const TURNED_BACK = 0.08
+
+/** The direction each adjuster was last turned, 0 if never. */
+export function lastDirections(belief: Belief): readonly number[] {
+  const last = belief.model.adjusters.map(() => 0)
+  for (const happening of belief.happenings)
+    if (happening.kind === 'turn') last[happening.adjuster] = Math.sign(happening.amount)
+  return last
+}
+
+/** What a move costs, as a share of the chance of success. After a spring has changed its hole a screw begins anew. */
+export const priceIn =
+  (model: FamilyModel, last: readonly number[]) =>
+  ({ adjusters, amounts }: Amounts): number => {
+    const anew = adjusters.some((adjuster) => model.adjusters[adjuster]?.lastResort)
+    return adjusters.reduce((sum, adjuster, k) => {
+      const amount = amounts[k] as number
+      if (amount === 0) return sum
+      return (
+        sum +
+        (model.adjusters[adjuster] as AdjusterSpec).price +
+        (!anew && amount * (last[adjuster] as number) < 0 ? TURNED_BACK : 0)
+      )
+    }, 0)
+  }
+
+/** Every set of at most two adjusters, save two sure ones that do the same thing. */
+function subsets(model: FamilyModel): readonly (readonly number[])[] {
+  const usual = model.adjusters.flatMap((spec, index) => (spec.lastResort ? [] : [index]))
+  return pairs(model, usual)
+}
+
+function pairs(model: FamilyModel, among: readonly number[]): readonly (readonly number[])[] {
+  const sure = (a: AdjusterSpec, b: AdjusterSpec) => a.input === b.input && a.effectSpread < 0.1 && b.effectSpread < 0.1
+  return among.flatMap((one, k) => [
+    [one],
+    ...among
+      .slice(k + 1)
+      .filter((two) => !sure(model.adjusters[one] as AdjusterSpec, model.adjusters[two] as AdjusterSpec))
+      .map((two) => [one, two]),
+  ])
+}
+
+/** Whether something gentler has room left for what it should do to the same input. */
+const hasGentler = (spec: AdjusterSpec, model: FamilyModel, wanted: readonly Amounts[], state: StandState): boolean =>
+  wanted.some(({ adjusters, amounts }) =>
+    adjusters.some((adjuster, k) => {
+      const other = model.adjusters[adjuster] as AdjusterSpec
+      const { down, up } = room(other, state)
+      const amount = amounts[k] as number
+      return other.input === spec.input && amount <= up + other.step / 2 && amount >= -down - other.step / 2
+    }),
+  )
+
+/** The continuous amounts that bring the mean brake nearest the window centres, by Gauss–Newton steps, beside what is fixed. */
+function nearest(
+  bench: Bench,
+  mean: Sample,
+  aims: readonly Aim[],
+  adjusters: readonly number[],
+  model: FamilyModel,
+  fixed?: Amounts,
+): number[] {
+  const after = (amounts: readonly number[]) => {
+    const move = fixed
+      ? { adjusters: [...fixed.adjusters, ...adjusters], amounts: [...fixed.amounts, ...amounts] }
+      : { adjusters, amounts }
+    return bench.after(mean, move, false)
+  }
+  const amounts = adjusters.map(() => 0)
+  const probe = adjusters.map((adjuster) => (model.adjusters[adjuster] as AdjusterSpec).step)
+  for (let round = 0; round < 3; round += 1) {
+    const at = Float64Array.from(after(amounts))
+    const slopes = adjusters.map((_, k) => {
+      const sign = (amounts[k] as number) < 0 ? -1 : 1
+      const step = sign * Math.max(probe[k] as number, 0.5)
+      const moved = amounts.map((amount, j) => (j === k ? amount + step : amount))
+      const y = after(moved)
+      return aims.map(
+        ({ index, window }) => ((y[index] as number) - (at[index] as number)) / step / ((window.high - window.low) / 2),
+      )
+    })
+    const errors = aims.map(
+      ({ index, window }) => (window.target - (at[index] as number)) / ((window.high - window.low) / 2),
+    )
+    const dot = (a: readonly number[], b: readonly number[]) =>
+      a.reduce((sum, value, i) => sum + value * (b[i] as number), 0)
+    const [first = [], second] = slopes
+    const a = dot(first, first) + 1e-9
+    const u = dot(first, errors)
+    if (!second) {
+      amounts[0] = (amounts[0] as number) + u / a
+      continue
+    }
+    const b = dot(first, second)
+    const c = dot(second, second) + 1e-9
+    const v = dot(second, errors)
+    const determinant = a * c - b * b
+    if (Math.abs(determinant) < 1e-6 * a * c) {
+      amounts[0] = (amounts[0] as number) + u / a / 2
+      amounts[1] = (amounts[1] as number) + v / c / 2
+    } else {
+      amounts[0] = (amounts[0] as number) + (c * u - b * v) / determinant
+      amounts[1] = (amounts[1] as number) + (a * v - b * u) / determinant
+    }
+  }
+  return amounts
+}
+
+/** Where the position is only guessed, this much may be tried: the hand feels an end before anything breaks. */
+const TRY_PAST_GUESS = 0.5
+
+/** How far an adjuster may be asked to go: to the ends that are known, and not past the middle of what is guessed. */
+function room(spec: AdjusterSpec, state: StandState): { down: number; up: number } {
+  if (spec.travel === undefined) return { down: 30, up: 30 }
+  const { position, turned, roomDown, roomUp } = state.adjusters[spec.id] as AdjusterState
+  const at = position ?? (spec.assumedPosition ?? spec.travel / 2) + turned
+  const least = position === undefined ? TRY_PAST_GUESS : 0
+  const within = (left: number) => Math.max(least, Math.min(left, MOST_TURNS))
+  return { down: Math.min(roomDown, within(at)), up: Math.min(roomUp, within(spec.travel - at)) }
+}
+
+/** Turned at least and at most this far while it is not known which way it works. */
+const PROBE = { least: 0.25, most: 0.5 } as const
+
+/** Steps a hand can make on either side of the continuous amount, within the adjuster's travel. */
+function handSteps(amount: number, spec: AdjusterSpec, state: StandState, most: number): readonly number[] {
+  const ends = room(spec, state)
+  const down = Math.min(most, ends.down)
+  const up = Math.min(most, ends.up)
+  const whole = Math.round(amount / spec.step)
+  const steps = [whole - 1, whole, whole + 1].map((each) => {
+    const wanted = each * spec.step
+    const floor = -Math.floor(down / spec.step) * spec.step
+    const ceiling = Math.floor(up / spec.step) * spec.step
+    return Math.min(ceiling, Math.max(floor, wanted))
+  })
+  return [...new Set(steps)].filter((each) => each !== 0)
+}
+
+/** A last resort is tried by these amounts, where its step allows them. */
+const RESORTS = [-1, -0.5, 0.5, 1] as const
+
+/** Every move worth trying: for each set of adjusters, the hand's steps around the best continuous amounts. */
+export function candidates(
+  bench: Bench,
+  mean: Sample,
+  aims: readonly Aim[],
+  belief: Belief,
+  state: StandState,
+): readonly Amounts[] {
+  const { model } = belief
+  const settled = isSettled(belief)
+  const spec = (adjuster: number) => model.adjusters[adjuster] as AdjusterSpec
+  const probing = (adjuster: number) => !settled && spec(adjuster).eitherWay === true
+  const stepsOf = (adjuster: number, amount: number) =>
+    probing(adjuster)
+      ? handSteps(amount, spec(adjuster), state, PROBE.most).filter((step) => Math.abs(step) >= PROBE.least)
+      : handSteps(amount, spec(adjuster), state, Number.POSITIVE_INFINITY)
+  const besideBest = (fixed: Amounts): readonly Amounts[] =>
+    model.adjusters.flatMap((other, k): readonly Amounts[] => {
+      if (other.lastResort || fixed.adjusters.includes(k)) return []
+      const [best = 0] = nearest(bench, mean, aims, [k], model, fixed)
+      return stepsOf(k, best).map((step) => ({
+        adjusters: [...fixed.adjusters, k],
+        amounts: [...fixed.amounts, step],
+      }))
+    })
+  const wanted = subsets(model).map(
+    (adjusters): Amounts => ({
+      adjusters,
+      amounts: nearest(bench, mean, aims, adjusters, model),
+    }),
+  )
+  const usual = wanted.flatMap(({ adjusters, amounts }) => {
+    const [first = [], second] = adjusters.map((adjuster, k) => stepsOf(adjuster, amounts[k] as number))
+    if (!second) return first.map((amount) => ({ adjusters, amounts: [amount] }))
+    return first.flatMap((a) => second.map((b) => ({ adjusters, amounts: [a, b] })))
+  })
+  return [...usual, ...probes(), ...lastResorts()]
+
+  /** A turn either way of what is not known to work either way, with the best of one other adjuster beside it. */
+  function probes(): readonly Amounts[] {
+    return model.adjusters.flatMap((_, index) =>
+      probing(index)
+        ? [-PROBE.most, PROBE.most].flatMap((amount) => {
+            const alone: Amounts = { adjusters: [index], amounts: [amount] }
+            return stepsOf(index, amount).includes(amount) ? [alone, ...besideBest(alone)] : []
+          })
+        : [],
+    )
+  }
+
+  /** Springs to other holes and whole calipers turned, each alone and with the best of one gentler adjuster beside it, where no screw has room left. */
+  function lastResorts(): readonly Amounts[] {
+    return model.adjusters.flatMap((each, index) => {
+      if (!each.lastResort || hasGentler(each, model, wanted, state)) return []
+      return RESORTS.flatMap((amount): readonly Amounts[] => {
+        if (!Number.isInteger(amount / each.step) || !stepsOf(index, amount).includes(amount)) return []
+        const alone: Amounts = { adjusters: [index], amounts: [amount] }
+        return [alone, ...besideBest(alone)]
+      })
+    })
+  }
+}

@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import { dualPivotFamily } from '../families/dual-pivot/family.ts'
+import { bookDimensions } from '../families/registry.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { fold } from '../stand/fold.ts'
+import { DEFAULT_SCHOOL } from '../stand/schools.ts'
+import { windowsFor } from '../stand/windows.ts'
+import { confirm, measured, turn, written } from '../testing/stand.ts'
+import { advise } from './advice.ts'
+import { believe, isSettled, lessons } from './belief.ts'
+
+const model = expectOk(dualPivotFamily.fit(bookDimensions(dualPivotFamily)))
+const windows = windowsFor(model, DEFAULT_SCHOOL, { lateralRunoutMm: 0.4, flexMm: 0.3 })
+const belief = (...bodies: readonly EntryBody[]) => believe(model, fold(model, written(...bodies)))
+const advice = (...bodies: readonly EntryBody[]) => {
+  const state = fold(model, written(...bodies))
+  return advise(believe(model, state), state, windows)
+}
+const OFF = measured(2.4, 0.8, 16)
+const half = [turn('centringScrew', 0.5), confirm('squeezes', 10)]
+
+// Trade: on a dual-pivot the centring screw's direction differs by design; probe a quarter turn and see.
+describe('a screw that may work either way', () => {
+  it('is as likely the one as the other before it was turned', () => {
+    const before = belief(...OFF)
+    expect(before.weight).toBeCloseTo(0.5, 2)
+    expect(before.rivals).toHaveLength(1)
+    expect(isSettled(before)).toBe(false)
+  })
+
+  it('is probed, by half a turn at most, and said so', () => {
+    const next = advice(...OFF)
+    expect(next.kind).toBe('turn')
+    const probe = next.kind === 'turn' ? next.turn : undefined
+    expect(probe?.probes).toBe('centringScrew')
+    const amount = probe?.moves.find((move) => move.adjuster === 'centringScrew')?.amount ?? 0
+    expect(Math.abs(amount)).toBeGreaterThanOrEqual(0.25)
+    expect(Math.abs(amount)).toBeLessThanOrEqual(0.5)
+    expect(probe?.chance).toBeLessThan(0.7)
+    // One gap gains what the other loses: the two outcomes lie either side of the mean that is aimed at.
+    const gap = (way: number) => probe?.either?.[way]?.find((each) => each.reading === 'gapLeft')?.value ?? Number.NaN
+    expect(Math.abs(gap(0) - gap(1))).toBeGreaterThan(0.3)
+  })
+
+  it.each([
+    ['as the book', measured(1.6, 1.6, 18), -1],
+    ['the other way', measured(3.2, 0.1, 13), 1],
+  ] as const)('one turn shows it: %s', (_, after, sign) => {
+    const shown = belief(...OFF, ...half, ...after)
+    expect(isSettled(shown)).toBe(true)
+    expect(Math.sign(shown.model.adjusters.find((each) => each.id === 'centringScrew')?.book ?? 0)).toBe(sign)
+    const learnt = lessons(shown)
+    expect(learnt['centringScrew.direction']?.mean).toBe(sign)
+    const again = believe(model, fold(model, written(...OFF)), learnt)
+    expect(isSettled(again)).toBe(true)
+  })
+
+  it('once known, goes all the way back in one turn', () => {
+    const next = advice(...OFF, ...half, ...measured(3.2, 0.1, 13))
+    expect(next.kind).toBe('turn')
+    if (next.kind !== 'turn') return
+    expect(next.turn.probes).toBeUndefined()
+    const amount = next.turn.moves.find((move) => move.adjuster === 'centringScrew')?.amount ?? 0
+    expect(amount).toBeLessThan(-0.5)
+  })
+})

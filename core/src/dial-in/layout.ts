@@ -1,0 +1,97 @@
+import type { FamilyModel } from '../families/family.ts'
+import type { Happening } from './timeline.ts'
+
+/** One thing nobody has measured, with what is believed of it beforehand. */
+export interface Unknown {
+  readonly id: string
+  readonly mean: number
+  readonly sd: number
+  readonly lasting: boolean
+}
+
+/** Unknowns that a happening brings: a clamp's scatter, a disturbance, the bedding of a new cable. */
+interface Beginning {
+  readonly added: readonly number[]
+  readonly bedding?: number
+}
+
+/** Where each unknown of a job stands in the belief's vector. */
+export interface Layout {
+  readonly unknowns: readonly Unknown[]
+  /** The one input each unknown acts on. */
+  readonly inputOf: readonly number[]
+  readonly inputs: number
+  /** Per adjuster: index of log effect, play and starting slack, or −1. */
+  readonly effect: readonly number[]
+  readonly play: readonly number[]
+  readonly slack: readonly number[]
+  /** Input each adjuster drives. */
+  readonly drives: readonly number[]
+  /** Per happening: what begins with it. */
+  readonly begins: readonly (Beginning | undefined)[]
+  /** Bedding of the cable fitted at the start. */
+  readonly bedding: number
+  readonly beddingInput: number
+}
+
+/** What earlier visits taught about the lasting unknowns, by id. */
+export type Learnt = Readonly<Record<string, { readonly mean: number; readonly sd: number }>>
+
+export function layoutFor(model: FamilyModel, happenings: readonly Happening[], learnt: Learnt): Layout {
+  const unknowns: Unknown[] = []
+  const inputOf: number[] = []
+  const add = (input: number, id: string, mean: number, sd: number, lasting: boolean): number => {
+    inputOf.push(input)
+    const known = lasting ? learnt[id] : undefined
+    unknowns.push({ id, mean: known?.mean ?? mean, sd: known?.sd ?? sd, lasting })
+    return unknowns.length - 1
+  }
+  const inputIndex = (id: string) => model.inputs.findIndex((each) => each.id === id)
+  model.inputs.forEach((input, index) => {
+    add(index, input.id, input.mean, input.sd, input.lasting)
+  })
+  const effect: number[] = []
+  const play: number[] = []
+  const slack: number[] = []
+  for (const [index, spec] of model.adjusters.entries()) {
+    const tried = !spec.lastResort || happenings.some((each) => each.kind === 'turn' && each.adjuster === index)
+    const input = inputIndex(spec.input)
+    effect.push(spec.effectSpread > 0 && tried ? add(input, `${spec.id}.effect`, 0, spec.effectSpread, true) : -1)
+    play.push(spec.play ? add(input, `${spec.id}.play`, spec.play.mean, spec.play.sd, true) : -1)
+    slack.push(spec.play ? add(input, `${spec.id}.slack`, 0.5, 0.29, false) : -1)
+  }
+  const { bedding } = model
+  const freshCable = happenings.some((each) => each.kind === 'new-cable')
+  const beddingInput = inputIndex(bedding.input)
+  const first = freshCable
+    ? add(beddingInput, 'bedding', bedding.worn, bedding.worn, false)
+    : add(beddingInput, 'bedding', (bedding.mean + bedding.worn) / 2, bedding.sd, false)
+  const begins = happenings.map((happening, index): Beginning | undefined => {
+    const spec = happening.kind === 'turn' ? model.adjusters[happening.adjuster] : undefined
+    if (spec && spec.settingSd > 0) {
+      const scatter = spec.settingSd * Math.abs(spec.book)
+      return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false)] }
+    }
+    const fresh = happening.kind === 'new-cable'
+    const disturbance = happening.kind === 'disturbance' ? happening.disturbance : fresh ? 'cable' : undefined
+    if (!disturbance) return undefined
+    const added = Object.entries(model.disturbances[disturbance]).map(([input, sd]) =>
+      add(inputIndex(input), `${disturbance}.${input}.${index}`, 0, sd, false),
+    )
+    return fresh
+      ? { added, bedding: add(beddingInput, `bedding.${index}`, bedding.mean, bedding.sd, false) }
+      : { added }
+  })
+  return {
+    unknowns,
+    inputOf,
+    inputs: model.inputs.length,
+    effect,
+    play,
+    slack,
+    drives: model.adjusters.map((spec) => inputIndex(spec.input)),
+    begins,
+    bedding: first,
+    beddingInput,
+  }
+}

@@ -1,0 +1,226 @@
+import type { FamilyModel, ModelInput } from '../families/family.ts'
+import type { Layout } from './layout.ts'
+import { inverseMills, normalCdf } from './normal.ts'
+import type { Happening } from './timeline.ts'
+import { Walk } from './walk.ts'
+
+/** Readings are heavy-tailed: Student t with this many degrees of freedom. */
+const FREEDOM = 4
+/** Scatter of “which pad first” as an eye sees it, in mm of difference between the gaps. */
+const TOUCH_SD = 0.15
+/** A gap or reserve read as nothing says only that the pad or the bar is reached: at or below zero. */
+const NOTHING = 0.02
+/** How much wider a reading is taken when the brake was not squeezed after a turn. */
+export const UNSETTLED = 3
+
+export interface Scratch {
+  readonly y: Float64Array
+  readonly yStep: Float64Array
+  /** dy/dq at each setting of the brake, where it was last worked out. */
+  readonly slopes: Slope[]
+}
+
+interface Slope {
+  readonly q: Float64Array
+  /** dy/dq, readings × inputs. */
+  readonly jacobian: Float64Array
+}
+
+/** Steps of a numerical slope, and how far from where it was worked out it still holds, in priors' spreads. */
+const STEP = 1e-3
+const HOLDS = 0.05
+
+const stillHolds = (model: FamilyModel, slope: Slope, q: Float64Array): boolean => {
+  for (let i = 0; i < q.length; i += 1) {
+    if (Math.abs((slope.q[i] as number) - (q[i] as number)) > HOLDS * (model.inputs[i] as ModelInput).sd) return false
+  }
+  return true
+}
+
+/** Readings at `q`, and their slope: the one at hand for this setting if it still holds. */
+function predictWithSlope(model: FamilyModel, q: Float64Array, setting: number, scratch: Scratch): Float64Array {
+  const { y, yStep, slopes } = scratch
+  model.predict(q, y)
+  const known = slopes[setting]
+  if (known && stillHolds(model, known, q)) return known.jacobian
+  const jacobian = new Float64Array(y.length * q.length)
+  for (let i = 0; i < q.length; i += 1) {
+    const step = STEP * (model.inputs[i] as ModelInput).sd
+    const at = q[i] as number
+    q[i] = at + step
+    model.predict(q, yStep)
+    q[i] = at
+    for (let r = 0; r < y.length; r += 1) jacobian[r * q.length + i] = ((yStep[r] as number) - (y[r] as number)) / step
+  }
+  slopes[setting] = { q: q.slice(), jacobian }
+  return jacobian
+}
+
+/** −log of the Student t density, up to a constant, and the weight it gives a squared residual. */
+const heavyTail = (z: number) => ((FREEDOM + 1) / 2) * Math.log1p((z * z) / FREEDOM)
+const heavyWeight = (z: number) => (FREEDOM + 1) / (FREEDOM + z * z)
+
+export const NO_SLOPE: Float64Array = new Float64Array(0)
+
+export const isPredicted = (happening: Happening) => happening.kind === 'seen' || happening.kind === 'touch'
+
+/** A reading of nothing counts against the prediction only where the prediction leaves something. */
+export const residualOf = (model: FamilyModel, reading: number, value: number, predicted: number): number =>
+  value <= NOTHING && model.readings[reading] !== 'wheelOffset' ? Math.min(0, value - predicted) : value - predicted
+
+const touchZ = (first: 'left' | 'right', y: Float64Array) =>
+  ((first === 'left' ? 1 : -1) * ((y[1] as number) - (y[0] as number))) / TOUCH_SD
+
+export function cost(
+  model: FamilyModel,
+  layout: Layout,
+  happenings: readonly Happening[],
+  theta: Float64Array,
+  y: Float64Array,
+): number {
+  const walk = new Walk(model, layout, theta, false)
+  let sum = 0
+  layout.unknowns.forEach(({ mean, sd }, index) => {
+    const z = ((theta[index] as number) - mean) / sd
+    sum += 0.5 * z * z
+  })
+  let fresh = false
+  happenings.forEach((happening, index) => {
+    if (!isPredicted(happening)) {
+      walk.step(happening, index)
+      fresh = false
+      return
+    }
+    if (!fresh) {
+      walk.settle()
+      model.predict(walk.q, y)
+      fresh = true
+    }
+    const wider = walk.unsettled ? UNSETTLED : 1
+    if (happening.kind === 'seen') {
+      const residual = residualOf(model, happening.reading, happening.value, y[happening.reading] as number)
+      sum += heavyTail(residual / (happening.sd * wider))
+    } else if (happening.kind === 'touch') {
+      sum +=
+        happening.first === 'both'
+          ? heavyTail(((y[1] as number) - (y[0] as number)) / TOUCH_SD)
+          : -Math.log(Math.max(1e-30, normalCdf(touchZ(happening.first, y) / wider)))
+    }
+  })
+  return sum
+}
+
+/** What the readings of one setting say, in terms of the model's inputs: curvature (inputs × inputs) and gradient. */
+class SettingSum {
+  private readonly curvature: Float64Array
+  private readonly push: Float64Array
+  private readonly row: Float64Array
+
+  constructor(private readonly inputs: number) {
+    this.curvature = new Float64Array(inputs * inputs)
+    this.push = new Float64Array(inputs)
+    this.row = new Float64Array(inputs)
+  }
+
+  clear(): void {
+    this.curvature.fill(0)
+    this.push.fill(0)
+  }
+
+  /** Adds a reading (or the difference of two) with its weight and its pull on the prediction. */
+  add(jacobian: Float64Array, reading: number, minus: number, weight: number, push: number): void {
+    const { inputs, curvature, row } = this
+    for (let i = 0; i < inputs; i += 1) {
+      row[i] = (jacobian[reading * inputs + i] as number) - (minus < 0 ? 0 : (jacobian[minus * inputs + i] as number))
+    }
+    for (let i = 0; i < inputs; i += 1) {
+      const ri = row[i] as number
+      if (ri === 0) continue
+      this.push[i] = (this.push[i] as number) + push * ri
+      for (let j = 0; j < inputs; j += 1) {
+        curvature[i * inputs + j] = (curvature[i * inputs + j] as number) + weight * ri * (row[j] as number)
+      }
+    }
+  }
+
+  /** Carries the sum over to the unknowns: each acts on one input, by its slope. */
+  spread(layout: Layout, slope: Float64Array, precision: Float64Array, gradient: Float64Array): void {
+    const n = slope.length
+    const { inputOf } = layout
+    const { inputs, curvature, push } = this
+    for (let i = 0; i < n; i += 1) {
+      const si = slope[i] as number
+      if (si === 0) continue
+      const input = inputOf[i] as number
+      gradient[i] = (gradient[i] as number) + si * (push[input] as number)
+      for (let j = 0; j <= i; j += 1) {
+        const sj = slope[j] as number
+        if (sj === 0) continue
+        const at = i * n + j
+        precision[at] =
+          (precision[at] as number) + si * sj * (curvature[input * inputs + (inputOf[j] as number)] as number)
+      }
+    }
+  }
+}
+
+/** Precision (n×n, lower half) and gradient of the cost at a guess. */
+export function linearise(
+  model: FamilyModel,
+  layout: Layout,
+  happenings: readonly Happening[],
+  theta: Float64Array,
+  scratch: Scratch,
+) {
+  const n = layout.unknowns.length
+  const precision = new Float64Array(n * n)
+  const gradient = new Float64Array(n)
+  layout.unknowns.forEach(({ mean, sd }, index) => {
+    precision[index * n + index] = 1 / (sd * sd)
+    gradient[index] = ((theta[index] as number) - mean) / (sd * sd)
+  })
+  const walk = new Walk(model, layout, theta)
+  const { y } = scratch
+  const sum = new SettingSum(layout.inputs)
+  let jacobian = NO_SLOPE
+  let setting = -1
+  let fresh = false
+  for (let index = 0; index < happenings.length; index += 1) {
+    const happening = happenings[index] as Happening
+    if (!isPredicted(happening)) {
+      if (fresh) sum.spread(layout, walk.slope, precision, gradient)
+      walk.step(happening, index)
+      fresh = false
+      continue
+    }
+    if (!fresh) {
+      walk.settle()
+      setting += 1
+      jacobian = predictWithSlope(model, walk.q, setting, scratch)
+      sum.clear()
+      fresh = true
+    }
+    const wider = walk.unsettled ? UNSETTLED : 1
+    if (happening.kind === 'seen') {
+      const sd = happening.sd * wider
+      const residual = residualOf(model, happening.reading, happening.value, y[happening.reading] as number)
+      if (residual === 0) continue
+      const weight = heavyWeight(residual / sd) / (sd * sd)
+      sum.add(jacobian, happening.reading, -1, weight, -weight * residual)
+    } else if (happening.kind === 'touch') {
+      const sd = TOUCH_SD * wider
+      if (happening.first === 'both') {
+        const difference = (y[1] as number) - (y[0] as number)
+        const weight = heavyWeight(difference / sd) / (sd * sd)
+        sum.add(jacobian, 1, 0, weight, weight * difference)
+      } else {
+        const sign = happening.first === 'left' ? 1 : -1
+        const z = touchZ(happening.first, y) / wider
+        const slope = inverseMills(z)
+        sum.add(jacobian, 1, 0, Math.max(1e-9, slope * (slope + z)) / (sd * sd), (-sign * slope) / sd)
+      }
+    }
+  }
+  if (fresh) sum.spread(layout, walk.slope, precision, gradient)
+  return { precision, gradient }
+}

@@ -1,0 +1,155 @@
+import type { AdjusterSpec } from '../families/family.ts'
+import type { Window } from '../stand/windows.ts'
+import { type Belief, standingWalk } from './belief.ts'
+import { normalDraws } from './draws.ts'
+import { backward } from './matrix.ts'
+import { type Expected, STEERED } from './turn.ts'
+import type { Walk } from './walk.ts'
+
+const SQUEEZES = 10
+
+/** A reading to be steered into its window, by its place in the model's readings. */
+export interface Aim {
+  readonly index: number
+  readonly window: Window
+}
+
+/** One possible brake as it stands now, and how its next clamping would come out. */
+export interface Sample {
+  readonly walk: Walk
+  readonly q: Float64Array
+  readonly setNoise: number
+}
+
+/** The belief as a set of possible brakes, each brought to where it stands after ten squeezes. */
+export function samplesOf(belief: Belief, from: number, to: number): readonly Sample[] {
+  const n = belief.layout.unknowns.length
+  const draws = normalDraws(n + 1)
+  return Array.from({ length: to - from }, (_, index) => {
+    const z = draws(from + index)
+    const own = believedBy(belief, from + index)
+    const theta = backward(own.factor, n, z)
+    for (let k = 0; k < n; k += 1) theta[k] = (theta[k] as number) + (own.mean[k] as number)
+    return sampleAt(own, theta, z[n] as number)
+  })
+}
+
+const GOLDEN = 0.6180339887498949
+
+/** Which of the rival beliefs a draw is taken from: as often as each is likely. */
+function believedBy(belief: Belief, index: number): Belief {
+  let left = ((index + 0.5) * GOLDEN) % 1
+  for (const each of [belief, ...belief.rivals]) {
+    left -= each.weight
+    if (left < 0) return each
+  }
+  return belief
+}
+
+/** One possible brake, its unknowns given. */
+export function sampleAt(belief: Belief, theta: Float64Array, setNoise: number): Sample {
+  const walk = standingWalk(belief, theta)
+  walk.squeeze(SQUEEZES)
+  walk.settle()
+  return { walk, q: walk.q, setNoise }
+}
+
+/** A move: how far each of some adjusters goes, by their place in the model. */
+export interface Amounts {
+  readonly adjusters: readonly number[]
+  readonly amounts: readonly number[]
+}
+
+/** Tries moves on possible brakes. */
+export class Bench {
+  private readonly moved: Float64Array
+  private readonly y: Float64Array
+
+  constructor(
+    private readonly belief: Belief,
+    private readonly aims: readonly Aim[],
+  ) {
+    this.moved = new Float64Array(belief.layout.inputs)
+    this.y = new Float64Array(belief.model.readings.length)
+  }
+
+  /** Readings of one possible brake after a move, into `y`. */
+  after(sample: Sample, { adjusters, amounts }: Amounts, withNoise: boolean): Float64Array {
+    const { moved, y, belief } = this
+    moved.set(sample.q)
+    for (let k = 0; k < adjusters.length; k += 1) {
+      const adjuster = adjusters[k] as number
+      const amount = amounts[k] as number
+      if (amount === 0) continue
+      const spec = belief.model.adjusters[adjuster] as AdjusterSpec
+      const input = belief.layout.drives[adjuster] as number
+      const untried = belief.layout.effect[adjuster] === -1 ? spec.effectSpread * amount : 0
+      const noise = withNoise ? Math.hypot(spec.settingSd, untried) * Math.abs(spec.book) * sample.setNoise : 0
+      moved[input] = (moved[input] as number) + sample.walk.reach(adjuster, amount) + noise
+    }
+    belief.model.predict(moved, y)
+    return y
+  }
+
+  /** Share of possible brakes with every reading in its window, and how far off the rest are. */
+  score(samples: readonly Sample[], move: Amounts): number {
+    let inside = 0
+    let off = 0
+    for (const sample of samples) {
+      const y = this.after(sample, move, true)
+      let worst = 0
+      for (const { index, window } of this.aims) {
+        const value = y[index] as number
+        const half = (window.high - window.low) / 2
+        const out = Math.max(window.low - value, value - window.high) / half
+        if (out > worst) worst = out
+      }
+      if (worst <= 0) inside += 1
+      off += Math.min(worst, 4)
+    }
+    return (inside - 0.02 * off) / samples.length
+  }
+
+  private isIn(y: Float64Array): boolean {
+    for (const { index, window } of this.aims) {
+      const value = y[index] as number
+      if (value < window.low || value > window.high) return false
+    }
+    return true
+  }
+
+  chance(samples: readonly Sample[], move: Amounts): number {
+    let inside = 0
+    for (const sample of samples) {
+      const y = this.after(sample, move, true)
+      if (this.isIn(y)) inside += 1
+    }
+    return inside / samples.length
+  }
+
+  /** Readings to expect after a move, with their spread, and the chance that all are in their windows. */
+  outcome(samples: readonly Sample[], move: Amounts): { expected: readonly Expected[]; chance: number } {
+    const n = samples.length
+    const sum = new Float64Array(this.y.length)
+    const squares = new Float64Array(this.y.length)
+    let inside = 0
+    for (const sample of samples) {
+      const y = this.after(sample, move, true)
+      for (let r = 0; r < y.length; r += 1) {
+        const value = y[r] as number
+        sum[r] = (sum[r] as number) + value
+        squares[r] = (squares[r] as number) + value * value
+      }
+      if (this.isIn(y)) inside += 1
+    }
+    const expected = STEERED.map((reading, index) => {
+      const mean = (sum[index] as number) / n
+      return {
+        reading,
+        value: Math.max(0, mean),
+        sd: Math.sqrt(Math.max(0, (squares[index] as number) / n - mean * mean)),
+      }
+    })
+    return { expected, chance: inside / n }
+  }
+}

@@ -1,0 +1,142 @@
+import type { FamilyModel } from '../families/family.ts'
+import type { Layout } from './layout.ts'
+import type { Happening } from './timeline.ts'
+
+const NO_SLOPE = new Float64Array(0)
+
+/**
+ * The log replayed for one guess of the unknowns: keeps the model inputs `q` up to date and, beside them,
+ * how they change with each unknown. A screw follows its head only after its lost motion is taken up.
+ */
+export class Walk {
+  readonly q: Float64Array
+  /** How much its input changes with each unknown: every unknown acts on one input only. */
+  readonly slope: Float64Array
+  private readonly head: number[]
+  private readonly follower: number[]
+  private readonly followerByPlay: number[]
+  private readonly followerBySlack: number[]
+  private readonly start: number[]
+  private readonly added: number[] = []
+  private bedding: number
+  private squeezes = 0
+  /** A screw has been turned and the brake not squeezed since: it has not settled. */
+  unsettled = false
+
+  constructor(
+    private readonly model: FamilyModel,
+    private readonly layout: Layout,
+    private readonly theta: Float64Array,
+    private readonly withSlope = true,
+  ) {
+    this.q = new Float64Array(layout.inputs)
+    this.slope = withSlope ? new Float64Array(layout.unknowns.length) : NO_SLOPE
+    const count = model.adjusters.length
+    this.head = new Array<number>(count).fill(0)
+    this.follower = new Array<number>(count).fill(0)
+    this.followerByPlay = new Array<number>(count).fill(0)
+    this.followerBySlack = new Array<number>(count).fill(0)
+    this.start = new Array<number>(count).fill(0)
+    this.bedding = layout.bedding
+    for (let a = 0; a < count; a += 1) {
+      const play = this.value(layout.play[a] as number, 0)
+      const slack = this.value(layout.slack[a] as number, 0)
+      this.follower[a] = -slack * play
+      this.start[a] = -slack * play
+      this.followerByPlay[a] = -slack
+      this.followerBySlack[a] = -play
+    }
+  }
+
+  private value(index: number, absent: number): number {
+    return index < 0 ? absent : (this.theta[index] as number)
+  }
+
+  step(happening: Happening, index: number): void {
+    const begun = this.layout.begins[index]
+    if (begun) this.added.push(...begun.added)
+    if (begun?.bedding !== undefined) {
+      this.bedding = begun.bedding
+      this.squeezes = 0
+    }
+    if (happening.kind === 'squeeze') {
+      this.squeezes += happening.times
+      this.unsettled = false
+    } else if (happening.kind === 'turn') this.turn(happening.adjuster, happening.amount)
+  }
+
+  turn(adjuster: number, amount: number): void {
+    const play = this.layout.play[adjuster] as number
+    const head = (this.head[adjuster] as number) + amount
+    this.head[adjuster] = head
+    if (play < 0) {
+      this.follower[adjuster] = head
+      return
+    }
+    this.unsettled = true
+    const lost = Math.max(0, this.theta[play] as number)
+    const at = this.follower[adjuster] as number
+    if (amount > 0 && head - lost > at) {
+      this.follower[adjuster] = head - lost
+      this.followerByPlay[adjuster] = -1
+      this.followerBySlack[adjuster] = 0
+    } else if (amount < 0 && head < at) {
+      this.follower[adjuster] = head
+      this.followerByPlay[adjuster] = 0
+      this.followerBySlack[adjuster] = 0
+    }
+  }
+
+  squeeze(times: number): void {
+    this.squeezes += times
+    this.unsettled = false
+  }
+
+  /** Brings `q` (and its slope) up to date with everything stepped so far. */
+  settle(): void {
+    const { q, slope, layout, model, theta } = this
+    if (this.withSlope) slope.fill(0)
+    for (let i = 0; i < layout.inputs; i += 1) {
+      q[i] = theta[i] as number
+      if (this.withSlope) slope[i] = 1
+    }
+    for (const unknown of this.added) {
+      const input = layout.inputOf[unknown] as number
+      q[input] = (q[input] as number) + (theta[unknown] as number)
+      if (this.withSlope) slope[unknown] = 1
+    }
+    const share = 1 - Math.exp(-this.squeezes / model.bedding.squeezes)
+    q[layout.beddingInput] = (q[layout.beddingInput] as number) + share * (theta[this.bedding] as number)
+    if (this.withSlope) slope[this.bedding] = share
+    for (let a = 0; a < model.adjusters.length; a += 1) {
+      const input = layout.drives[a] as number
+      const effect = layout.effect[a] as number
+      const book = (model.adjusters[a] as { book: number }).book
+      const rate = effect < 0 ? book : book * Math.exp(theta[effect] as number)
+      const moved = rate * ((this.follower[a] as number) - (this.start[a] as number))
+      q[input] = (q[input] as number) + moved
+      if (!this.withSlope) continue
+      if (effect >= 0) slope[effect] = moved
+      const play = layout.play[a] as number
+      if (play >= 0) {
+        const slack = layout.slack[a] as number
+        slope[play] = rate * ((this.followerByPlay[a] as number) + (theta[slack] as number))
+        slope[slack] = rate * ((this.followerBySlack[a] as number) + (theta[play] as number))
+      }
+    }
+  }
+
+  /** Effect on its input if an adjuster were turned further, without turning it. */
+  reach(adjuster: number, amount: number): number {
+    const play = this.layout.play[adjuster] as number
+    const effect = this.layout.effect[adjuster] as number
+    const book = (this.model.adjusters[adjuster] as { book: number }).book
+    const rate = effect < 0 ? book : book * Math.exp(this.theta[effect] as number)
+    if (play < 0) return rate * amount
+    const head = (this.head[adjuster] as number) + amount
+    const at = this.follower[adjuster] as number
+    const lost = Math.max(0, this.theta[play] as number)
+    const to = amount > 0 ? Math.max(at, head - lost) : Math.min(at, head)
+    return rate * (to - at)
+  }
+}

@@ -1,0 +1,205 @@
+import type { Dimensions } from '../families/family.ts'
+import { cablePull, gapAt, type Linkage, openingForGap, restOpening } from '../mechanics/linkage.ts'
+import { type Random, seededRandom } from './random.ts'
+
+/**
+ * A brake that stands in for a real one: it hides how it truly answers and shows only what a gauge would.
+ * It shares nothing with the belief but the geometry of its family, and is harsher than the belief assumes.
+ */
+export interface VirtualBrake {
+  /** Turns an adjuster; gives the amount it really went before an end stopped it. */
+  readonly turn: (adjuster: string, amount: number) => { readonly turned: number; readonly endReached: boolean }
+  readonly squeeze: (times: number) => void
+  /** Pulls both pads to the rim and clamps with this much cable given back (mm). */
+  readonly clampGivingBack: (cableMm: number) => void
+  /** The hidden true readings. For judging, never for advice. */
+  readonly truth: () => TrueReadings
+  /** The true readings it would have centred, with this much cable let out from contact (mm). For judging only. */
+  readonly centredAt: (cableMm: number) => TrueReadings
+  /** Readings as a gauge shows them: noisy, rounded, now and then misread. */
+  readonly gauge: () => GaugeReadings
+}
+
+export interface TrueReadings {
+  readonly gapLeft: number
+  readonly gapRight: number
+  readonly biteTravel: number
+  readonly reserve: number
+  readonly firstTouch: 'left' | 'right' | 'both'
+}
+
+export interface GaugeReadings {
+  readonly shown: TrueReadings
+  /** What each reading misread this time would have said; the mechanic finds out at the next measurement. */
+  readonly misread: Partial<Record<keyof TrueReadings, number>>
+}
+
+/** What a family tells the simulator: its geometry, and which adjusters drive cable and balance. */
+export interface VirtualSpec {
+  readonly linkage: (d: Dimensions) => Linkage
+  readonly adjusters: Readonly<
+    Record<
+      string,
+      {
+        readonly drives: 'cable' | 'balance'
+        readonly perUnit: number
+        readonly travel?: number
+        /** Works either way, as it was built. */
+        readonly eitherWay?: true
+        /** Hooked into a hole: no lost motion, and it settles at once. */
+        readonly hooked?: true
+        /** Scatter of its effect (log-normal), if it is not a screw's. */
+        readonly scatter?: number
+        /** Scatter of what it moves as it is tightened, in its own unit. */
+        readonly clamped?: number
+      }
+    >
+  >
+  /** N/mm at the cable, if it is not a linear-pull brake's. */
+  readonly stiffness?: number
+  readonly scattered: Readonly<Record<string, number>>
+}
+
+const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(3))
+
+export function virtualBrake(
+  spec: VirtualSpec,
+  d: Dimensions,
+  seed: number,
+  options: { readonly noiseSeed?: number } = {},
+): VirtualBrake {
+  const hidden = seededRandom(seed)
+  const noise = seededRandom((options.noiseSeed ?? seed) ^ 0x5bd1e995)
+  const scattered = Object.fromEntries(
+    Object.entries(spec.scattered).map(([id, sd]) => [id, (d[id] as number) * Math.exp(hidden.normal(sd))]),
+  )
+  const own: Dimensions = { ...d, ...scattered }
+  const linkage = spec.linkage(own)
+  const leverage = ((d.leverFingerArmMm as number) / (d.leverCableArmMm as number)) * Math.exp(hidden.normal(0.06))
+  const freePlayMm = hidden.uniform(0.3, 2)
+  const stiffness = (spec.stiffness ?? 22) * Math.exp(hidden.normal(0.25))
+  const hardTensionN = hidden.uniform(130, 180)
+  const beddingMm = hidden.uniform(0.4, 1.2)
+  const settleSqueezes = hidden.uniform(2, 5)
+  const screws = new Map(
+    Object.entries(spec.adjusters).map(([id, each]) => {
+      const play = each.drives === 'balance' && !each.hooked ? hidden.uniform(0.1, 0.35) : 0
+      const screw = {
+        ...each,
+        effect:
+          each.drives === 'balance'
+            ? (each.eitherWay && hidden.chance(0.5) ? -1 : 1) * Math.exp(hidden.normal(each.scatter ?? 0.35))
+            : id === 'barrel'
+              ? Math.exp(hidden.normal(0.03))
+              : 1,
+        play,
+        bend: each.hooked || each.travel === undefined ? 0 : hidden.uniform(-0.12, 0.12),
+        position:
+          each.travel === undefined
+            ? each.drives === 'balance'
+              ? 0
+              : Number.NaN
+            : each.drives === 'balance'
+              ? hidden.uniform(1, each.travel - 1)
+              : hidden.uniform(0.5, 3),
+        follower: 0,
+      }
+      return [id, screw] as [string, typeof screw]
+    }),
+  )
+  for (const screw of screws.values()) screw.follower = screw.position - hidden.uniform(0, screw.play)
+
+  const meanGap = hidden.uniform(0.3, 3)
+  const difference = hidden.uniform(-2.2, 2.2)
+  const opening = (gap: number, side: 'left' | 'right') => openingForGap(linkage[side], Math.max(0.02, gap)) ?? 0
+  const openLeft = opening(meanGap + difference / 2, 'left')
+  const openRight = opening(meanGap - difference / 2, 'right')
+  let cableMm = cablePull(linkage, { left: openLeft, right: openRight })
+  let balanceRad = openLeft - openRight
+  let settledRad = balanceRad
+  let squeezes = 0
+  const bedded = () => beddingMm * (1 - 1 / (1 + squeezes / 6))
+
+  const rest = (cable: number, balance: number) => {
+    const raw = restOpening(linkage, cable, balance)
+    const left = gapAt(linkage.left, raw.left)
+    const right = gapAt(linkage.right, raw.right)
+    return { raw, left: Math.max(0, left + Math.min(0, right)), right: Math.max(0, right + Math.min(0, left)) }
+  }
+
+  const readingsAt = (cable: number, balance: number): TrueReadings => {
+    const { raw, left, right } = rest(cable, balance)
+    const first = Math.max(0, Math.min(raw.left, raw.right))
+    const toBoth = cablePull(linkage, raw)
+    const toFirst = toBoth - cablePull(linkage, { left: raw.left - first, right: raw.right - first })
+    const firstTouch = Math.abs(left - right) < 0.12 ? 'both' : left < right ? 'left' : 'right'
+    return {
+      gapLeft: left,
+      gapRight: right,
+      biteTravel: leverage * (freePlayMm + toFirst),
+      reserve: (d.leverReachMm as number) - leverage * (freePlayMm + toBoth + hardTensionN / stiffness),
+      firstTouch,
+    }
+  }
+
+  const truth = () => readingsAt(cableMm + bedded(), settledRad)
+
+  const read = (random: Random, value: number, sd: number, step: number, slip: number) => {
+    const honest = Math.max(0, round(value + random.normal(sd), step))
+    const side = random.chance(0.5) ? slip : -slip
+    return random.chance(0.03) ? { shown: Math.max(0, round(honest + side, step)), honest } : { shown: honest, honest }
+  }
+
+  return {
+    turn(id, amount) {
+      const screw = screws.get(id)
+      if (!screw) throw new Error(`no adjuster ${id}`)
+      const limit = screw.travel ?? Number.POSITIVE_INFINITY
+      const least = screw.travel === undefined ? Number.NEGATIVE_INFINITY : 0
+      const to = Number.isNaN(screw.position) ? amount : Math.min(limit, Math.max(least, screw.position + amount))
+      const turned = Number.isNaN(screw.position) ? amount : to - screw.position
+      if (screw.drives === 'cable') {
+        cableMm += screw.perUnit * screw.effect * turned + (screw.travel === undefined ? hidden.normal(0.5) : 0)
+        if (!Number.isNaN(screw.position)) screw.position = to
+      } else {
+        const before = screw.follower
+        screw.follower = turned > 0 ? Math.max(before, to - screw.play) : Math.min(before, to)
+        const middle = (before + screw.follower) / 2 / (screw.travel ?? 1) - 0.5
+        const slipped = screw.clamped ? hidden.normal(screw.clamped) * screw.perUnit : 0
+        const moved = screw.perUnit * screw.effect * (1 + 2 * screw.bend * middle) * (screw.follower - before) + slipped
+        balanceRad += moved
+        settledRad += (screw.hooked || screw.clamped ? 1 : 0.5) * moved
+        screw.position = to
+      }
+      return { turned, endReached: Math.abs(turned - amount) > 1e-9 }
+    },
+    squeeze(times) {
+      squeezes += times
+      settledRad += (balanceRad - settledRad) * (1 - Math.exp(-times / settleSqueezes))
+    },
+    clampGivingBack(given) {
+      cableMm = given - bedded() + hidden.normal(0.5)
+    },
+    truth,
+    centredAt: (cable) => readingsAt(cable, 0),
+    gauge() {
+      const now = truth()
+      const left = read(noise, now.gapLeft, 0.1, 0.1, 1)
+      const right = read(noise, now.gapRight, 0.1, 0.1, 1)
+      const bite = read(noise, now.biteTravel, 1.5, 1, 6)
+      const reserve = read(noise, now.reserve, 2, 1, 6)
+      const shown = {
+        gapLeft: left.shown,
+        gapRight: right.shown,
+        biteTravel: bite.shown,
+        reserve: reserve.shown,
+        firstTouch: now.firstTouch,
+      }
+      const honest = { gapLeft: left.honest, gapRight: right.honest, biteTravel: bite.honest, reserve: reserve.honest }
+      const misread = Object.fromEntries(
+        Object.entries(honest).filter(([id, value]) => value !== shown[id as keyof typeof shown]),
+      )
+      return { shown, misread }
+    },
+  }
+}
