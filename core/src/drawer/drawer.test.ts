@@ -1,0 +1,125 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../outcome/outcome.ts'
+import { PART_KINDS } from './kinds.ts'
+import { checkPart, countAfter, isShort, type Part, sayDimensions } from './part.ts'
+import { DRAWER_COLUMNS, partOf, readRows, rowOf } from './rows.ts'
+
+const NUT: Part = {
+  id: '1',
+  code: 'SN-18',
+  kind: 'sleeve-nut',
+  name: 'Sleeve nut 18',
+  dimensions: { shankMm: 18, threadDepthMm: 12, outerMm: 8, threadMm: 6 },
+  material: 'steel',
+  minimum: 2,
+  count: 5,
+}
+
+const anyPart: fc.Arbitrary<Part> = fc.constantFrom(...PART_KINDS).chain((kind) =>
+  fc.record({
+    id: fc.constant('x'),
+    code: fc.stringMatching(/^[A-Z0-9-]{1,12}$/),
+    kind: fc.constant(kind.id),
+    name: fc.stringMatching(/^[A-Za-z,“”"; ]{0,20}[a-z]$/),
+    material: fc.constantFrom('', ...(kind.materials ?? [])),
+    minimum: fc.nat(50),
+    count: fc.nat(500),
+    dimensions: fc.record(
+      Object.fromEntries(
+        kind.dimensions.map((each) => [
+          each.id,
+          fc
+            .double({ min: each.min, max: each.max, noNaN: true })
+            .map((value) => Number(value.toFixed(2)))
+            .filter((value) => value >= each.min && value <= each.max),
+        ]),
+      ),
+    ),
+  }),
+)
+
+describe('the drawer’s file', () => {
+  it('writes and reads every kind of part without loss', () => {
+    fc.assert(
+      fc.property(anyPart, (part) => {
+        const { id: _, count, ...shape } = part
+        expect(expectOk(partOf(rowOf({ ...part, name: part.name.trim() })))).toEqual({
+          part: { ...shape, name: part.name.trim() },
+          count,
+        })
+        expect(DRAWER_COLUMNS).toEqual(expect.arrayContaining(Object.keys(rowOf(part))))
+      }),
+    )
+  })
+
+  it('keeps the good rows and names each bad one by its line, its field and what is accepted', () => {
+    const good = rowOf(NUT)
+    const { parts, bad } = readRows([
+      good,
+      { ...good, code: 'SN-20', shankMm: 'long' },
+      { ...good, code: 'SN 22' },
+      { ...good, code: 'FW-1', kind: 'flat-washer' },
+      { ...good, code: 'SN-24', kind: 'sprocket' },
+      { ...good },
+      { ...good, code: 'SN-26', count: '-3' },
+      { ...good, code: 'SN-28', shankMm: '' },
+      { ...good, code: 'SN-30', material: 'brass' },
+    ])
+    expect(parts.map((each) => each.part.code)).toEqual(['SN-18'])
+    expect(bad.map(({ line, field, code }) => [line, field, code])).toEqual([
+      [3, 'shankMm', 'not-a-number'],
+      [4, 'code', 'out-of-range'],
+      [5, 'shankMm', 'unknown-dimension'],
+      [6, 'kind', 'unknown-kind'],
+      [7, 'code', 'code-twice'],
+      [8, 'count', 'out-of-range'],
+      [9, 'shankMm', 'missing'],
+      [10, 'material', 'not-a-choice'],
+    ])
+    for (const { message } of bad) expect(message).toMatch(/Accepted|missing/)
+  })
+
+  it('reads fractions and decimal commas as the tape does', () => {
+    expect(expectOk(partOf({ ...rowOf(NUT), shankMm: '17 1/2' })).part.dimensions.shankMm).toBe(17.5)
+  })
+})
+
+describe('taking and returning', () => {
+  it('never goes below nothing, and says how many there are', () => {
+    expect(expectOk(countAfter(NUT, -5))).toBe(0)
+    expect(countAfter(NUT, -6)).toMatchObject({
+      ok: false,
+      error: { code: 'not-there', message: expect.stringContaining('5 in the drawer') },
+    })
+    expect(countAfter(NUT, 0).ok).toBe(false)
+    expect(countAfter(NUT, 0.5).ok).toBe(false)
+    expect(countAfter(NUT, 200_000).ok).toBe(false)
+  })
+
+  it('what is taken and returned leaves the count as it was', () => {
+    fc.assert(
+      fc.property(fc.nat(40), fc.integer({ min: 1, max: 40 }), (count, taken) => {
+        const after = countAfter({ name: 'nut', count }, -taken)
+        if (after.ok) expect(expectOk(countAfter({ name: 'nut', count: after.value }, taken))).toBe(count)
+        else expect(taken).toBeGreaterThan(count)
+      }),
+    )
+  })
+
+  it('says what is short and what a part is', () => {
+    expect(isShort(NUT)).toBe(false)
+    expect(isShort({ ...NUT, count: 1 })).toBe(true)
+    expect(sayDimensions(NUT)).toBe(
+      'from under the head to the tip 18 mm, thread from the tip 12 mm, outside of the sleeve 8 mm, thread diameter 6 mm, steel',
+    )
+  })
+
+  it('refuses a part nobody could choose', () => {
+    expect(checkPart({ ...NUT, name: ' ' }).ok).toBe(false)
+    expect(checkPart({ ...NUT, minimum: -1 }).ok).toBe(false)
+    expect(checkPart({ ...NUT, dimensions: { ...NUT.dimensions, shankMm: 200 } })).toMatchObject({
+      error: { field: 'shankMm', message: expect.stringContaining('4 to 80 mm') },
+    })
+  })
+})

@@ -1,0 +1,100 @@
+import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { findPartKind, PART_KINDS, type PartKindId } from './kinds.ts'
+
+/** A part as it lies in the drawer: what it is, not how many there are. */
+export interface PartShape {
+  /** The workshop's own short name for it; one part a code. */
+  readonly code: string
+  readonly kind: PartKindId
+  readonly name: string
+  readonly dimensions: Readonly<Record<string, number>>
+  readonly material: string
+  /** Below this many, it should be bought. */
+  readonly minimum: number
+}
+
+export interface Part extends PartShape {
+  readonly id: string
+  readonly count: number
+}
+
+export const MOST_PIECES = 100_000
+
+const wholeNumber = (value: number) => Number.isInteger(value) && value >= 0 && value <= MOST_PIECES
+
+/** A part whose kind, code and dimensions can be worked with. Refuses the first that cannot, naming what is accepted. */
+export function checkPart(part: PartShape): Outcome<PartShape> {
+  if (!/^\S{1,40}$/.test(part.code)) {
+    return refuse(
+      'out-of-range',
+      'code',
+      `The code “${part.code}” is not one. Accepted: 1 to 40 characters without spaces.`,
+    )
+  }
+  const kind = findPartKind(part.kind)
+  if (!kind) {
+    return refuse(
+      'unknown-kind',
+      'kind',
+      `There is no kind of part “${part.kind}”. Accepted: ${PART_KINDS.map((each) => each.id).join(', ')}.`,
+    )
+  }
+  if (part.name.trim() === '' || part.name.length > 120) {
+    return refuse('out-of-range', 'name', `A name of ${part.name.trim().length} characters. Accepted: 1 to 120.`)
+  }
+  for (const id of Object.keys(part.dimensions)) {
+    if (!kind.dimensions.some((each) => each.id === id)) {
+      const known = kind.dimensions.map((each) => each.id).join(', ') || 'none'
+      return refuse('unknown-dimension', id, `${id} is not a dimension of a ${kind.title}. Accepted: ${known}.`)
+    }
+  }
+  for (const { id, title, min, max, unit } of kind.dimensions) {
+    const value = part.dimensions[id]
+    if (value === undefined) return refuse('missing', id, `${kind.title}: ${title} (${id}) is missing, in ${unit}.`)
+    if (!(value >= min && value <= max)) {
+      return refuse('out-of-range', id, `${kind.title}: ${title} is ${value}. Accepted: ${min} to ${max} ${unit}.`)
+    }
+  }
+  if (part.material !== '' && kind.materials && !kind.materials.includes(part.material)) {
+    return refuse(
+      'not-a-choice',
+      'material',
+      `A ${kind.title} of “${part.material}”. Accepted: ${kind.materials.join(', ')}.`,
+    )
+  }
+  if (!wholeNumber(part.minimum)) {
+    return refuse(
+      'out-of-range',
+      'minimum',
+      `The minimum is ${part.minimum}. Accepted: 0 to ${MOST_PIECES}, a whole number.`,
+    )
+  }
+  return ok(part)
+}
+
+/** How many are left after a move; never below nothing. */
+export function countAfter(part: Pick<Part, 'name' | 'count'>, delta: number): Outcome<number> {
+  if (!Number.isInteger(delta) || delta === 0) {
+    return refuse('out-of-range', 'delta', `A move of ${delta}. Accepted: a whole number, not 0.`)
+  }
+  const count = part.count + delta
+  if (count < 0) {
+    return refuse(
+      'not-there',
+      'delta',
+      `${-delta} × ${part.name} wanted, ${part.count} in the drawer. Nothing was taken.`,
+    )
+  }
+  return count > MOST_PIECES
+    ? refuse('out-of-range', 'delta', `That would make ${count} × ${part.name}. Accepted: at most ${MOST_PIECES}.`)
+    : ok(count)
+}
+
+export const isShort = ({ count, minimum }: Pick<Part, 'count' | 'minimum'>): boolean => count < minimum
+
+/** Dimensions in the words of the bench: “shank 18 mm, thread 14 mm”. */
+export function sayDimensions(part: Pick<PartShape, 'kind' | 'dimensions' | 'material'>): string {
+  const kind = findPartKind(part.kind)
+  const sizes = (kind?.dimensions ?? []).map(({ id, title }) => `${title} ${part.dimensions[id] ?? '?'} mm`)
+  return [...sizes, part.material].filter(Boolean).join(', ')
+}

@@ -1,0 +1,234 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cantileverFamily } from '../families/cantilever/family.ts'
+import { dualPivotFamily } from '../families/dual-pivot/family.ts'
+import { linearPullFamily } from '../families/linear-pull/family.ts'
+import { bookDimensions, FAMILIES } from '../families/registry.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import { fault, outputs } from '../testing/calculate.ts'
+import { DIMENSIONS } from '../testing/stand.ts'
+import { driftOutline } from './drift-outline.ts'
+import { driftOf, leanOverRims, leavesTrack, startHeight, toeShims, unevenWear, washerStacks } from './pads.ts'
+
+const armOf = (family: (typeof FAMILIES)[number]) => expectOk(family.fit(bookDimensions(family))).padArm.left
+
+/** The same drift by small steps of the arm: turn it until the face has gone in far enough, written apart from the closed form. */
+function bySteps(inMm: number, upMm: number, wornMm: number): number {
+  const steps = 20_000
+  let x = inMm
+  let y = upMm
+  const dx = wornMm / steps
+  for (let k = 0; k < steps; k += 1) {
+    // An arm turning by dθ moves its pad by (y, −x)·dθ: midpoint rule.
+    const midY = y - (x / y) * (dx / 2)
+    const midX = x + dx / 2
+    y -= (midX / midY) * dx
+    x += dx
+  }
+  return y - upMm
+}
+
+describe('drift as the pad wears', () => {
+  it('agrees with the arm turned in small steps', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -40, max: 40, noNaN: true }),
+        fc.double({ min: 15, max: 70, noNaN: true }),
+        fc.boolean(),
+        fc.double({ min: 0.1, max: 6, noNaN: true }),
+        (inMm, up, below, wornMm) => {
+          const upMm = below ? -up : up
+          fc.pre((inMm + wornMm) ** 2 < 0.9 * (inMm ** 2 + upMm ** 2))
+          expect(outputs('pad-drift', { padInMm: inMm, padUpMm: upMm, wornMm }).riseMm).toBeCloseTo(
+            bySteps(inMm, upMm, wornMm),
+            4,
+          )
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+
+  // Mechanics: typical linear-pull, pad 28 up and 28 in: each mm of wear drops the pad 1.0 mm.
+  it('a typical linear-pull pad drops 1.0 mm for each mm worn', () => {
+    expect(outputs('pad-drift', { padInMm: 28, padUpMm: 28, wornMm: 1 }).riseAtOnceMm).toBeCloseTo(-1, 9)
+    expect(outputs('pad-drift', { padInMm: 28, padUpMm: 28, wornMm: 0.01 }).riseMm / 0.01).toBeCloseTo(-1, 2)
+  })
+
+  it('on every family the model’s arm says the same as its linkage', () => {
+    for (const family of FAMILIES) expect(Math.abs(armOf(family).upMm)).toBeGreaterThan(10)
+    expect(armOf(linearPullFamily)).toMatchObject({ inMm: 28, upMm: 28 })
+    expect(armOf(cantileverFamily).inMm).toBeCloseTo(28, 9)
+    expect(armOf(dualPivotFamily).upMm).toBe(-52)
+  })
+
+  it('a pad that can no longer reach is refused', () => {
+    expect(fault('pad-drift', { padInMm: 28, padUpMm: 10, wornMm: 5 })).toMatchObject({ code: 'impossible-geometry' })
+    expect(fault('pad-height', { trackMm: 8, padMm: 10, riseMm: 0 })).toMatchObject({ field: 'padMm' })
+  })
+})
+
+describe('the starting height', () => {
+  it('keeps the pad on the track from new to worn out, wherever in its range it begins', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 8, max: 20, noNaN: true }),
+        fc.double({ min: 5, max: 12, noNaN: true }),
+        fc.double({ min: 1, max: 6, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (trackMm, padMm, usable, where) => {
+          fc.pre(padMm <= trackMm)
+          for (const family of FAMILIES) {
+            const drift = driftOf(armOf(family), usable, { trackMm, padMm })
+            if (!drift.ok || !drift.value.staysOn) continue
+            const { edgeLeastMm, edgeMostMm, path } = drift.value
+            const edge = edgeLeastMm + where * (edgeMostMm - edgeLeastMm)
+            for (const { riseMm } of path) {
+              expect(edge - riseMm).toBeGreaterThanOrEqual(-1e-6)
+              expect(edge - riseMm + padMm).toBeLessThanOrEqual(trackMm + 1e-6)
+            }
+          }
+        },
+      ),
+      { numRuns: 100 },
+    )
+  })
+
+  it('says which way it drifts, and when the track has no room for it', () => {
+    const pad = expectOk(driftOf({ inMm: 28, upMm: 28 }, 2.5, { trackMm: 14, padMm: 10 }))
+    expect(pad.say).toMatch(/sinks 2\.7 mm: .* starts 0\.0 mm to 1\.3 mm below the track’s, best at 0\.6 mm/)
+    expect(pad.staysOn).toBe(true)
+    const long = expectOk(driftOf({ inMm: 28, upMm: 28 }, 6, { trackMm: 14, padMm: 10 }))
+    expect(long.staysOn).toBe(false)
+    expect(long.say).toContain('look again when half is worn')
+  })
+})
+
+describe('height schools', () => {
+  const drift = expectOk(driftOf({ inMm: 28, upMm: 28 }, 2, { trackMm: 14, padMm: 8 }))
+
+  // Handbook: top edge 1 to 2 mm below the rim’s, or the middle of the track (common practice).
+  it('each starts the pad at its own height, within what the drift allows', () => {
+    expect(startHeight(drift, 'top-edge')).toEqual({ lowMm: 1, highMm: 2, bent: false })
+    expect(startHeight(drift, 'middle')).toEqual({ lowMm: 2.5, highMm: 3.5, bent: false })
+    expect(startHeight(drift, 'longest')).toEqual({
+      lowMm: drift.edgeLeastMm,
+      highMm: drift.edgeMostMm,
+      bent: false,
+    })
+  })
+
+  it('a school that would leave the track is bent to the nearest height that does not', () => {
+    const long = expectOk(driftOf({ inMm: 28, upMm: 28 }, 3, { trackMm: 14, padMm: 10 }))
+    expect(startHeight(long, 'middle')).toMatchObject({ bent: true, highMm: expect.closeTo(long.edgeMostMm, 9) })
+  })
+
+  it('what stays on never leaves; what does not, leaves where the path crosses the track’s edge', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -2, max: 8, noNaN: true }), (edge) => {
+        const leaves = leavesTrack(drift, edge)
+        const stays = edge >= drift.edgeLeastMm && edge <= drift.edgeMostMm
+        expect(leaves === undefined).toBe(stays)
+        if (!leaves || leaves.wornMm === 0) return
+        const rise = outputs('pad-drift', { padInMm: 28, padUpMm: 28, wornMm: leaves.wornMm }).riseMm
+        expect(edge - rise).toBeCloseTo(leaves.over === 'tyre' ? 0 : 14 - 8, 2)
+      }),
+    )
+  })
+
+  // By hand: √(311² − 27.5²) = 309.782, so the middle of a 55 mm chord lies 1.218 mm inside its arc.
+  it('a straight pad needs the height of its arc more room above', () => {
+    expect(outputs('pad-arc', { padLengthMm: 55, trackRadiusMm: 311 }).arcMm).toBeCloseTo(1.218, 3)
+    const straight = expectOk(
+      driftOf({ inMm: 28, upMm: 28 }, 2, { trackMm: 14, padMm: 8, straight: { lengthMm: 55, radiusMm: 311 } }),
+    )
+    expect(straight.edgeLeastMm - drift.edgeLeastMm).toBeCloseTo(1.218, 3)
+    expect(straight.edgeMostMm).toBe(drift.edgeMostMm)
+    expect(fault('pad-arc', { padLengthMm: 80, trackRadiusMm: 40 })).toMatchObject({ field: 'padLengthMm' })
+  })
+
+  it('is drawn with the same numbers: three moments, each where the path says', () => {
+    const { moments, track, bounds } = driftOutline(drift, 1.5, 4, { rimWidthMm: 24, tyreWidthMm: 37 })
+    expect(moments.map((each) => each.name)).toEqual(['new', 'half worn', 'worn out'])
+    for (const { wornMm, edgeMm, pad } of moments) {
+      const rise = wornMm === 0 ? 0 : outputs('pad-drift', { padInMm: 28, padUpMm: 28, wornMm }).riseMm
+      expect(edgeMm).toBeCloseTo(1.5 - rise, 9)
+      const ys = pad.kind === 'polygon' ? pad.points.map(([, y]) => y) : []
+      expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(8, 9)
+      expect(Math.min(...ys)).toBeGreaterThan(bounds.min[1])
+    }
+    expect(track[0][1] - track[1][1]).toBe(14)
+  })
+
+  it('a pad thicker than the room between arm and rim is refused with what would go in', () => {
+    expect(outputs('pad-space', { padDeepMm: 18, armSpaceMm: 24 }).leftMm).toBe(6)
+    expect(fault('pad-space', { padDeepMm: 25, armSpaceMm: 24 })).toMatchObject({
+      field: 'padDeepMm',
+      message: expect.stringContaining('Accepted: a pad thinner than 24 mm'),
+    })
+  })
+})
+
+/** The lean of an arm whose pad presses on a rim, found by turning the arm until it does: written apart from the closed form. */
+function leanBySearch(standoffMm: number, rimWidthMm: number): number {
+  const pivot = -(DIMENSIONS.pivotSpacingMm as number) / 2
+  const face = (lean: number) =>
+    pivot + standoffMm * Math.cos(lean) - (DIMENSIONS.padHeightMm as number) * Math.sin(lean)
+  let [low, high] = [-0.8, 0.8]
+  for (let k = 0; k < 60; k += 1) {
+    const middle = (low + high) / 2
+    if (face(middle) > -rimWidthMm / 2) low = middle
+    else high = middle
+  }
+  return (low * 180) / Math.PI
+}
+
+describe('washers of threaded posts', () => {
+  it('lean as an arm turned until its pad meets the rim, for every rim and either pair', () => {
+    for (const { inside, points } of leanOverRims(DIMENSIONS, 'thin', 3)) {
+      const standoff = (DIMENSIONS.padStandoffMm as number) + (inside === 'thin' ? 0 : 3)
+      expect(points.length).toBeGreaterThan(20)
+      for (const { rimWidthMm, leanDeg } of points)
+        expect(leanDeg, `${inside} ${rimWidthMm}`).toBeCloseTo(leanBySearch(standoff, rimWidthMm), 6)
+    }
+  })
+
+  // Handbook (common practice): a wide rim wants the thin pair inside.
+  it('a wide rim wants the thin pair inside, a narrow one the thick', () => {
+    const best = (rimWidthMm: number) => expectOk(washerStacks({ ...DIMENSIONS, rimWidthMm }, 'thick', 3))[0]?.inside
+    expect(best(30)).toBe('thin')
+    expect(best(20)).toBe('thick')
+  })
+
+  it('tells both, by the lean of the arms that the linear-pull calculation gives', () => {
+    const [first, second] = expectOk(washerStacks(DIMENSIONS, 'thin', 3))
+    expect(first).toMatchObject({ inside: 'thin', leanDeg: expect.closeTo(0, 6) })
+    expect(Math.abs(second?.leanDeg ?? 0)).toBeGreaterThan(3)
+  })
+})
+
+describe('toe-in and wear', () => {
+  const shim = (name: string, thicknessMm: number) => ({
+    id: name,
+    code: name,
+    kind: 'shim' as const,
+    name,
+    dimensions: { thicknessMm },
+    material: '',
+    minimum: 0,
+    count: 20,
+  })
+
+  // Similar triangles: at the rear edge the shim is the gap. ISO/IEC 7810 ID-1: a bank card is 0.76 mm.
+  it('finds what in the drawer makes half a millimetre at the rear edge', () => {
+    const found = toeShims([shim('paper', 0.1), shim('bank card', 0.76), shim('plate', 2)], 55)
+    expect(found[0]).toMatchObject({ name: 'paper', layers: 5, rearGapMm: expect.closeTo(0.5, 9) })
+    expect(found.map((each) => each.name)).toEqual(['paper', 'bank card'])
+    expect(found[1]?.toeDeg).toBeCloseTo((Math.atan(0.76 / 55) * 180) / Math.PI, 1)
+  })
+
+  it('says what uneven pads mean, from 1.5 mm of difference', () => {
+    expect(unevenWear(4, 2.6)).toBeUndefined()
+    expect(unevenWear(4, 2.4)).toMatch(/right pad is 1.6 mm thinner/)
+  })
+})
