@@ -1,0 +1,336 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { findWay } from '../mount/ways.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import type { Fact } from '../stand/depends.ts'
+import { STANDS_ON } from '../stand/depends.ts'
+import type { Entry, EntryBody } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
+import { findReading, findSeen } from '../stand/readings.ts'
+import { walk } from '../testing/hand.ts'
+import {
+  confirm,
+  HARDWARE,
+  MATCHED,
+  measured,
+  PREPARED,
+  reading,
+  seen,
+  turn,
+  WHEEL,
+  written,
+} from '../testing/stand.ts'
+import { admit } from './admit.ts'
+import { openJob, openStand } from './job.ts'
+import { establishedAs, factsOf, runLine, sheetOf } from './next.ts'
+import { STATIONS } from './stations.ts'
+import { STEPS, stepsFor } from './steps.ts'
+
+const CALIPER: Hardware = { family: 'dual-pivot', end: 'rear', dimensions: {}, practiceSeed: 5 }
+const LINEAR: Hardware = { ...HARDWARE, practiceSeed: 11 }
+const work = (value: string) => seen('work', value)
+const job = (bodies: readonly EntryBody[], hardware = HARDWARE) => expectOk(openJob(hardware, written(...bodies)))
+
+/** Reaches from fact to fact, by Warshall’s closure over the declared edges: written apart from the product’s own search. */
+function closure(): (ground: string, fact: string) => boolean {
+  const nodes = [...new Set([...Object.keys(STANDS_ON), ...Object.values(STANDS_ON).flat()])]
+  const index = new Map(nodes.map((node, at) => [node as string, at]))
+  const reach = nodes.map((ground) => nodes.map((fact) => STANDS_ON[fact]?.includes(ground as Fact) ?? false))
+  for (let k = 0; k < nodes.length; k += 1)
+    for (let i = 0; i < nodes.length; i += 1)
+      for (let j = 0; j < nodes.length; j += 1) if (reach[i]?.[k] && reach[k]?.[j]) (reach[i] as boolean[])[j] = true
+  return (ground, fact) => reach[index.get(ground) ?? -1]?.[index.get(fact) ?? -1] ?? false
+}
+const reaches = closure()
+
+describe('the graph', () => {
+  it('has no cycle', () => {
+    for (const fact of Object.keys(STANDS_ON)) expect(reaches(fact, fact), fact).toBe(false)
+  })
+
+  it('speaks only of things that can be in a log', () => {
+    const known = (fact: string) => {
+      const [kind, id = ''] = fact.split(':')
+      if (kind === 'reading') return findReading(id) !== undefined || findSeen(id) !== undefined
+      if (kind === 'confirm') return STEPS.some((step) => step.id === id && step.done.kind === 'confirmed')
+      return ['swap', 'turn', 'plan'].includes(kind ?? '')
+    }
+    for (const fact of [...Object.keys(STANDS_ON), ...Object.values(STANDS_ON).flat()])
+      expect(known(fact), fact).toBe(true)
+  })
+
+  it('holds every confirmation of the sheet', () => {
+    for (const step of STEPS)
+      for (const fact of factsOf(step)) if (fact.startsWith('confirm:')) expect(STANDS_ON, fact).toHaveProperty([fact])
+  })
+
+  it('a step stands only on steps before it; hard squeezes alone shake what came earlier', () => {
+    for (const [at, later] of STEPS.entries()) {
+      if (later.id === 'hard-squeezes') continue
+      for (const earlier of STEPS.slice(0, at)) {
+        const backwards = factsOf(earlier).filter(
+          (fact) => !factsOf(later).includes(fact) && factsOf(later).some((ground) => reaches(ground, fact)),
+        )
+        expect(backwards, `${earlier.id} on ${later.id}`).toEqual([])
+      }
+    }
+  })
+})
+
+describe('every step can be reached and done', () => {
+  const walks = [
+    walk(LINEAR, []),
+    walk(LINEAR, [work('fit')]),
+    walk(LINEAR, [work('rub')]),
+    walk(LINEAR, [work('dead')]),
+    walk(CALIPER, []),
+    walk(CALIPER, [work('fit')], 'B'),
+    walk({ ...CALIPER, practiceSeed: 9 }, [work('fit')], 'D'),
+  ]
+
+  it('a hand that does as told comes to the signature, whatever the job', () => {
+    for (const { last } of walks) expect(last.next.kind).toBe('sign')
+  })
+
+  it('between them they pass every step of a rim brake', () => {
+    const passed = new Set(walks.flatMap((each) => each.steps))
+    const rim = STEPS.filter((step) => step.id !== 'rotor-sound').map((step) => step.id)
+    expect(rim.filter((id) => !passed.has(id)).sort()).toEqual([])
+  })
+
+  it('a rotor’s step stands on the sheet of a brake that has one, a rim’s does not', () => {
+    const here = { mount: 'boss', track: 'rotor', work: 'adjust', body: undefined, way: undefined } as const
+    const ids = stepsFor(here).map((step) => step.id)
+    expect(ids).toContain('rotor-sound')
+    expect(ids).not.toContain('rim-sound')
+    expect(ids).not.toContain('pad-match')
+  })
+
+  it('a sudden rub goes from the wheel straight to the readings', () => {
+    const rub = walk(LINEAR, [work('rub')])
+    expect(rub.steps.slice(0, 4)).toEqual(['wheel-seated', 'hub-play', 'wheel-true', 'untouched'])
+    expect(rub.steps).not.toContain('lever-match')
+    expect(rub.steps.length).toBeLessThan(walk(LINEAR, []).steps.length - 5)
+  })
+
+  // Handbook: a dead brake is often just an unhooked guide pipe; the quick-release is looked at before all else.
+  it('a dead brake begins with its quick-release and guide pipe', () => {
+    const dead = walk(LINEAR, [work('dead')])
+    expect(dead.steps[0]).toBe('dead-first')
+    expect(dead.steps.slice(1)).toEqual(walk(LINEAR, []).steps)
+  })
+
+  it('the steps come in working order', () => {
+    const stations = STATIONS.map((each) => each.id)
+    const at = STEPS.map((step) => stations.indexOf(step.station))
+    expect(at).toEqual([...at].sort((a, b) => a - b))
+  })
+})
+
+const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
+  fc.constantFrom(...STEPS.filter((each) => each.done.kind === 'confirmed').map((each) => confirm(each.id))),
+  fc.constantFrom('leftScrew', 'rightScrew', 'barrel', 'anchor').map((id) => turn(id, 0.5)),
+  fc.constantFrom(...MATCHED, ...WHEEL, ...measured(1, 1, 20), reading('reserve', 25), reading('trackReach', 28)),
+  fc
+    .constantFrom('pads', 'cable', 'housing', 'lever', 'wheel', 'brake')
+    .map((part): EntryBody => ({ kind: 'swap', part, to: 'new' })),
+  fc.constant<EntryBody>({ kind: 'plan', plan: 'mount', to: 'B', parts: [], acknowledged: [] }),
+)
+const anyLog = fc.array(anyBody, { maxLength: 40 })
+
+const factOf = (entry: Entry): Fact | undefined =>
+  entry.kind === 'reading'
+    ? `reading:${entry.reading}`
+    : entry.kind === 'confirm'
+      ? `confirm:${entry.step}`
+      : entry.kind === 'swap'
+        ? `swap:${entry.part}`
+        : entry.kind === 'turn'
+          ? 'turn:any'
+          : entry.kind === 'plan'
+            ? `plan:${entry.plan}`
+            : undefined
+
+describe('nothing stays done on stale ground', () => {
+  it('what is current has had nothing done since to anything it stands on; what is not, has, and names it', () => {
+    fc.assert(
+      fc.property(anyLog, (bodies) => {
+        const log = written(...bodies)
+        const stand = expectOk(openStand(HARDWARE, log))
+        for (const fact of new Set(log.flatMap((entry) => factOf(entry) ?? []))) {
+          const established = establishedAs(stand, fact)
+          if (!established) continue
+          const at = log.findLastIndex((entry) => factOf(entry) === fact)
+          const shaken = log.slice(at + 1).some((entry) => reaches(factOf(entry) ?? '', fact))
+          expect(established.status, fact).toBe(shaken ? 'recheck' : 'current')
+          if (shaken) expect(established.cause?.length).toBeGreaterThan(5)
+        }
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('no step is done while one before it that it stands on must be looked at again', () => {
+    fc.assert(
+      fc.property(anyLog, (bodies) => {
+        const at = job([...PREPARED, ...measured(1, 1, 20), ...bodies])
+        const sheet = sheetOf(at, at.advice)
+        for (const [index, { step, state }] of sheet.entries()) {
+          if (state !== 'done') continue
+          for (const before of sheet.slice(0, index)) {
+            const ground = factsOf(before.step).filter((each) => factsOf(step).some((fact) => reaches(each, fact)))
+            for (const each of ground)
+              expect(establishedAs(at, each)?.status, `${step.id} on ${each}`).not.toBe('recheck')
+          }
+        }
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('a step is settled again by doing again what was shaken, and by nothing less', () => {
+    const done = [...PREPARED, ...measured(1, 1, 20)]
+    const changed = job([...done, { kind: 'swap', part: 'wheel', to: '622' }])
+    const states = Object.fromEntries(sheetOf(changed, changed.advice).map(({ step, state }) => [step.id, state]))
+    expect(states).toMatchObject({
+      'wheel-seated': 'recheck',
+      'wheel-true': 'recheck',
+      'rim-sound': 'recheck',
+      'dial-in': 'recheck',
+      'lever-match': 'done',
+    })
+    expect(changed.next).toMatchObject({
+      kind: 'confirm',
+      again: 'the wheel was changed',
+      step: { id: 'wheel-seated' },
+    })
+    const again = job([...done, { kind: 'swap', part: 'wheel', to: '622' }, confirm('wheel-seated')])
+    expect(again.next.step.id).toBe('hub-play')
+    expect(runLine(again, again.advice).find((each) => each.id === 'wheel')).toMatchObject({
+      mark: 'recheck',
+      cause: 'the wheel was changed',
+    })
+  })
+})
+
+describe('what is found wrong stands in the way', () => {
+  const refused = (log: readonly EntryBody[], body: EntryBody, hardware = HARDWARE) => {
+    const result = admit(expectOk(openStand(hardware, written(...log))), body)
+    return result.ok ? undefined : result.error
+  }
+  const skip = (step: string): EntryBody => ({ kind: 'skip', step, reason: 'in a hurry' })
+
+  // Trade: gear housing may burst under brake load; a broken strand: do not ride.
+  it.each([
+    ['housingKind', 'gear', /burst.*never/],
+    ['innerAnchor', 'broken', /do not ride/],
+    ['innerHead', 'broken', /do not ride/],
+  ])('%s %s is said in words and cannot be skipped', (id, value, words) => {
+    const log = [
+      ...WHEEL,
+      ...MATCHED.map((body) => (body.kind === 'reading' && body.reading === id ? seen(id, value) : body)),
+    ]
+    const at = job(log)
+    expect(at.next).toMatchObject({ kind: 'mend', step: { id: 'cable-match' }, stop: true })
+    expect(at.next.kind === 'mend' && at.next.say).toMatch(words)
+    expect(refused(log, skip('cable-match'))).toMatchObject({ code: 'not-skipped' })
+    const skippedBefore = job([skip('cable-match'), ...log])
+    expect(skippedBefore.next.step.id).toBe('cable-match')
+  })
+
+  it('pads not for carbon on a carbon rim cannot be skipped; pads for steel on alloy can, with a reason', () => {
+    const rim = (material: string, pads: string) => [
+      ...WHEEL,
+      ...MATCHED.slice(0, -2),
+      seen('rimMaterial', material),
+      seen('padCompound', pads),
+    ]
+    expect(refused(rim('carbon', 'alloy'), skip('pad-match'))?.code).toBe('not-skipped')
+    expect(refused(rim('alloy', 'steel'), skip('pad-match'))).toBeUndefined()
+  })
+
+  it('a lever that comes to the bar is said so, with what would put it right', () => {
+    const at = job([
+      ...WHEEL,
+      ...MATCHED.map((body) =>
+        body.kind === 'reading' && body.reading === 'leverPull' ? reading('leverPull', 20) : body,
+      ),
+    ])
+    expect(at.next).toMatchObject({
+      kind: 'mend',
+      step: { id: 'lever-match' },
+      stop: false,
+      say: expect.stringContaining('comes to the bar'),
+      remedy: expect.stringContaining('long-pull'),
+    })
+  })
+
+  it('a thin rim asks for a new one before anything is turned', () => {
+    const at = job([
+      ...WHEEL.slice(0, 5),
+      reading('rimWall', 0.8),
+      seen('wearLine', 'none'),
+      seen('trackStep', 'smooth'),
+    ])
+    expect(at.next).toMatchObject({ kind: 'mend', readings: ['rimWall'], step: { id: 'rim-sound' } })
+  })
+
+  it('a step that does not stand on this job’s sheet can be neither done nor skipped', () => {
+    expect(refused([], confirm('mount-drilled'))?.code).toBe('not-on-sheet')
+    expect(refused([work('rub')], confirm('fasteners'))?.code).toBe('not-on-sheet')
+    expect(refused([], { kind: 'reading', reading: 'housingKind', value: 'string', unit: '' })?.code).toBe(
+      'not-a-choice',
+    )
+  })
+
+  it('a hole wider than its tube was misread', () => {
+    expect(refused([reading('mountTube', 16)], reading('holeFront', 17), CALIPER)).toMatchObject({
+      code: 'impossible-mount',
+      field: 'holeFront',
+    })
+    expect(refused([], reading('frameDepth', 0), CALIPER)).toMatchObject({ code: 'out-of-range' })
+    expect(refused([], reading('frameDepth', -4), CALIPER)).toMatchObject({ code: 'out-of-range' })
+    expect(refused([], reading('beadFitted', 623), CALIPER)).toMatchObject({ code: 'unknown-bead-seat' })
+  })
+
+  describe('a way of mounting', () => {
+    const mounted = walk(CALIPER, [work('fit')], 'B').log.filter(
+      (entry) => entry.kind === 'reading' && entry.reading !== 'work',
+    )
+    const fit = [work('fit'), ...mounted]
+    const plan = (to: string, acknowledged: readonly string[] = findWay(to)?.cautions ?? []): EntryBody => ({
+      kind: 'plan',
+      plan: 'mount',
+      to,
+      parts: [],
+      acknowledged,
+    })
+
+    it('is chosen with its cautions read', () => {
+      expect(refused(fit, plan('B'), CALIPER)).toBeUndefined()
+      expect(refused(fit, plan('B', ['maker', 'eyes']), CALIPER)).toMatchObject({
+        code: 'caution-unread',
+        message: expect.stringContaining('Drilling weakens'),
+      })
+    })
+
+    it('is not chosen before the mount is measured, nor one that does not exist', () => {
+      expect(refused([work('fit')], plan('B'), CALIPER)?.code).toBe('not-measured')
+      expect(refused(fit, plan('Z'), CALIPER)?.code).toBe('unknown-way')
+    })
+
+    it('is never one that drills carbon', () => {
+      const carbon = [...fit, seen('frameMaterial', 'carbon')]
+      expect(refused(carbon, plan('B'), CALIPER)).toMatchObject({
+        code: 'way-closed',
+        message: expect.stringContaining('Carbon'),
+      })
+      expect(refused(carbon, plan('D'), CALIPER)).toBeUndefined()
+    })
+
+    it('measured again, the hole calls for the choice again', () => {
+      const at = job([...fit, plan('B'), reading('holeBack', 6.4)], CALIPER)
+      expect(at.state.plans.mount).toMatchObject({ status: 'recheck', cause: 'hole, nut side was measured again' })
+    })
+  })
+})

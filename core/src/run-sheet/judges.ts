@@ -1,0 +1,194 @@
+import { cableFeel, type LeverWeight, leverWeightOf } from '../cable/feel.ts'
+import { type LeverMatch, leverMatch, padMismatch } from '../match/lever-match.ts'
+import { type BoltMount, boltMountOf, checkMeasured, type Measured } from '../mount/measured.ts'
+import { type Reach, reachOf } from '../mount/reach.ts'
+import type { Outcome } from '../outcome/outcome.ts'
+import { type Drift, driftOf, leavesTrack, padRoom, startHeight, unevenWear, WORN_MM } from '../pads/pads.ts'
+import { lastReading, lastSeen } from '../stand/fold.ts'
+import { findOption } from '../stand/readings.ts'
+import { placed } from './placed.ts'
+import type { Stand } from './stand.ts'
+
+/** A rule on a pad reads no closer than this. Our choice. */
+const HEIGHT_ROOM_MM = 0.3
+
+/** What a computed step comes to. */
+export interface Verdict {
+  readonly state: 'well' | 'out'
+  readonly say: string
+  /** What would put it right. */
+  readonly remedy?: string
+  /** Not to be ridden like this: the step cannot be skipped. */
+  readonly stop?: true
+}
+
+export type JudgeId =
+  | 'lever-match'
+  | 'pad-match'
+  | 'reach'
+  | 'pad-wear'
+  | 'pad-height'
+  | 'toe'
+  | 'cable-feel'
+  | 'pads-back'
+
+/** What was measured and seen of the mount in this job. */
+export const measuredAt = ({ hardware, state }: Pick<Stand, 'hardware' | 'state'>): Measured => ({
+  end: hardware.end,
+  number: (id) => lastReading(state, id),
+  seen: (id) => lastSeen(state, id),
+})
+
+export const leverMatchAt = ({ family, dimensions, hardware }: Stand): Outcome<LeverMatch> =>
+  leverMatch(family, dimensions, hardware.end)
+
+export const reachAt = (stand: Stand): Outcome<Reach> | undefined =>
+  reachOf(measuredAt(stand), stand.dimensions.beadSeatMm as number, stand.family.mount)
+
+export const boltMountAt = (stand: Pick<Stand, 'hardware' | 'state'>): BoltMount | undefined => {
+  const measured = measuredAt(stand)
+  return checkMeasured(measured).ok ? boltMountOf(measured) : undefined
+}
+
+/** The pad’s path over its life on this brake, or undefined until rim and pad are measured. */
+export function driftAt({ model, state, dimensions }: Stand): Outcome<Drift> | undefined {
+  const [track, pad, left, right] = ['trackTall', 'padTall', 'padLeft', 'padRight'].map((id) => lastReading(state, id))
+  if (track === undefined || pad === undefined || left === undefined || right === undefined) return undefined
+  const lengthMm = lastSeen(state, 'padShape') === 'straight' ? lastReading(state, 'padLength') : undefined
+  return driftOf(model.padArm.left, Math.max(0, Math.min(left, right) - WORN_MM), {
+    trackMm: track,
+    padMm: pad,
+    ...(lengthMm !== undefined && { straight: { lengthMm, radiusMm: (dimensions.beadSeatMm as number) / 2 } }),
+  })
+}
+
+/** Springs and cable told apart by the lever’s weight both ways, or undefined until a scale has shown both. */
+export function leverWeightAt({
+  state,
+  dimensions,
+}: Pick<Stand, 'state' | 'dimensions'>): Outcome<LeverWeight> | undefined {
+  const pull = lastReading(state, 'leverWeight')
+  const back = lastReading(state, 'leverBack')
+  return pull === undefined || back === undefined ? undefined : leverWeightOf(pull, back, dimensions)
+}
+
+/** Rear gap that a toe school accepts, mm. Front touch 0.5 mm: common practice; how near to it, our choice. */
+export const TOE_WINDOWS: Readonly<Record<string, readonly [number, number]>> = {
+  'front-touch': [0.3, 0.8],
+  flat: [0, 0.2],
+}
+
+const TOO_HIGH = 'The pad stands too high: it would meet the tyre and can burst it.'
+const TOO_LOW = 'The pad stands too low: it would overhang, dive under the rim as it wears, and brake less.'
+
+/** When it will happen, where it has not yet. */
+function leaving(drift: Drift, edgeMm: number): string {
+  const leaves = leavesTrack(drift, edgeMm)
+  return leaves && leaves.wornMm > 0 ? `As set, after ${leaves.wornMm.toFixed(1)} mm of wear.` : ''
+}
+
+const span = (low: number, high: number) =>
+  high - low < 0.05 ? `${low.toFixed(1)} mm` : `${low.toFixed(1)} to ${high.toFixed(1)} mm`
+
+const refused = (message: string): Verdict => ({ state: 'out', say: message })
+
+const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> = {
+  'lever-match'(stand) {
+    const match = leverMatchAt(stand)
+    if (!match.ok) return refused(match.error.message)
+    const { verdict, say, remedy } = match.value
+    return { state: verdict === 'fits' ? 'well' : 'out', say, ...(remedy && { remedy }) }
+  },
+  'pad-match'({ state }) {
+    const rim = lastSeen(state, 'rimMaterial')
+    const pads = lastSeen(state, 'padCompound')
+    if (rim === undefined || pads === undefined) return undefined
+    const wrong = padMismatch(rim, pads)
+    const [padDeepMm, armSpaceMm] = [lastReading(state, 'padDeep'), lastReading(state, 'armSpace')]
+    const room = padDeepMm !== undefined && armSpaceMm !== undefined ? padRoom(padDeepMm, armSpaceMm) : undefined
+    if (!wrong && room && !room.ok) return refused(room.error.message)
+    if (!wrong) return { state: 'well', say: `Pads and rim belong together: ${rim}.` }
+    return { state: 'out', say: wrong, ...(rim === 'carbon' && { stop: true }) }
+  },
+  'pad-wear'({ state, windows }) {
+    const sides = ['padLeft', 'padRight'] as const
+    const [left, right] = sides.map((id) => lastReading(state, id))
+    const face = findOption('padFace', lastSeen(state, 'padFace'))
+    if (left === undefined || right === undefined || !face) return undefined
+    if (sides.some((id, k) => placed(windows, id, (k === 0 ? left : right) as number) !== 'in'))
+      return { state: 'out', say: 'The pads are worn: replace both.' }
+    if (face.remedy) return { state: 'out', say: face.remedy }
+    const uneven = unevenWear(left, right)
+    return uneven ? { state: 'out', say: uneven } : { state: 'well', say: 'Pads sound and evenly worn.' }
+  },
+  'pad-height'(stand) {
+    const edge = lastReading(stand.state, 'padEdge')
+    const along = findOption('padArc', lastSeen(stand.state, 'padArc'))
+    const drift = driftAt(stand)
+    if (edge === undefined || !along || !drift) return undefined
+    if (!drift.ok) return refused(drift.error.message)
+    if (along.remedy) return { state: 'out', say: along.remedy, ...(along.stop && { stop: true }) }
+    const { say, edgeLeastMm, edgeMostMm } = drift.value
+    if (edge < edgeLeastMm - HEIGHT_ROOM_MM)
+      return { state: 'out', say: `${TOO_HIGH} ${leaving(drift.value, edge)}`.trim(), remedy: say }
+    if (edge > Math.max(edgeLeastMm, edgeMostMm) + HEIGHT_ROOM_MM)
+      return { state: 'out', say: `${TOO_LOW} ${leaving(drift.value, edge)}`.trim(), remedy: say }
+    const { lowMm, highMm } = startHeight(drift.value, stand.state.chosen.height)
+    return edge < lowMm - HEIGHT_ROOM_MM || edge > highMm + HEIGHT_ROOM_MM
+      ? {
+          state: 'out',
+          say: `The pad’s edge stands ${edge.toFixed(1)} mm below the track’s; this school wants ${span(lowMm, highMm)}.`,
+          remedy: say,
+        }
+      : { state: 'well', say }
+  },
+  toe({ state }) {
+    const toe = lastReading(state, 'toeGap')
+    const window = TOE_WINDOWS[state.chosen.toe]
+    if (toe === undefined || !window) return undefined
+    if (toe < 0)
+      return {
+        state: 'out',
+        say: 'The rear of the pad meets the rim first: never. Set it so that the front does, or all at once.',
+      }
+    const [low, high] = window
+    return toe < low || toe > high
+      ? { state: 'out', say: `Toe-in ${toe.toFixed(1)} mm; this school wants ${low} to ${high} mm.` }
+      : { state: 'well', say: `Toe-in ${toe.toFixed(1)} mm.` }
+  },
+  'cable-feel'({ state }) {
+    const [feel, lined] = [lastSeen(state, 'cableFeel'), lastSeen(state, 'cableLined')]
+    if (feel === undefined || lined === undefined) return undefined
+    const remedy = cableFeel(feel, lined)
+    return remedy ? { state: 'out', say: remedy } : { state: 'well', say: 'The inner runs smoothly.' }
+  },
+  'pads-back'(stand) {
+    const back = findOption('padsBack', lastSeen(stand.state, 'padsBack'))
+    if (!back) return undefined
+    const weight = leverWeightAt(stand)
+    if (weight && !weight.ok) return refused(weight.error.message)
+    const told = weight?.ok ? weight.value : undefined
+    if (back.remedy) return { state: 'out', say: back.remedy, ...(told && { remedy: told.say }) }
+    if (told?.remedy) return { state: 'out', say: told.say, remedy: told.remedy }
+    return { state: 'well', say: told?.say ?? 'Both pads come back by themselves.' }
+  },
+  reach(stand) {
+    const reach = reachAt(stand)
+    if (!reach) return undefined
+    if (!reach.ok) return refused(reach.error.message)
+    const { fits, say, instead } = reach.value
+    const ranges = instead.map(([low, high]) => `${low}–${high} mm`).join(' or ')
+    return fits
+      ? { state: 'well', say }
+      : {
+          state: 'out',
+          say,
+          remedy: ranges
+            ? `A brake with a reach of ${ranges} would (common ranges, from memory).`
+            : 'No common reach would: another wheel size, or another brake.',
+        }
+  },
+}
+
+/** The verdict of a computed step, or undefined while something it needs is missing. */
+export const judge = (id: JudgeId, stand: Stand): Verdict | undefined => JUDGES[id](stand)

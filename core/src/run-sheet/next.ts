@@ -1,0 +1,281 @@
+import type { Advice } from '../dial-in/advice.ts'
+import type { Turn } from '../dial-in/turn.ts'
+import { findWay } from '../mount/ways.ts'
+import type { Fact } from '../stand/depends.ts'
+import { groundsOf } from '../stand/depends.ts'
+import type { EntryOf } from '../stand/entries.ts'
+import { type Established, lastSeen } from '../stand/fold.ts'
+import { findOption, readingTitle } from '../stand/readings.ts'
+import { judge } from './judges.ts'
+import { placed } from './placed.ts'
+import type { Stand } from './stand.ts'
+import { STATIONS, type StationId } from './stations.ts'
+import { type Circumstances, STEPS, type Step, stepsFor, stepTitle } from './steps.ts'
+
+/** The one thing to do next. */
+export type Act =
+  | { readonly kind: 'confirm'; readonly step: Step; readonly again?: string }
+  | { readonly kind: 'measure'; readonly step: Step; readonly readings: readonly string[]; readonly why?: string }
+  /** Readings taken, and what they come to is not well. */
+  | {
+      readonly kind: 'mend'
+      readonly step: Step
+      readonly readings: readonly string[]
+      readonly say: string
+      readonly remedy?: string
+      readonly stop: boolean
+    }
+  | { readonly kind: 'plan'; readonly step: Step; readonly again?: string }
+  | {
+      readonly kind: 'turn'
+      readonly step: Step
+      readonly turn: Turn
+      readonly chanceNow: number
+      readonly others: readonly Turn[]
+    }
+  | { readonly kind: 'stuck'; readonly step: Step; readonly say: string }
+  | { readonly kind: 'sign'; readonly step: Step }
+  | { readonly kind: 'released'; readonly step: Step; readonly release: EntryOf<'release'> }
+
+export type StepState = 'done' | 'skipped' | 'recheck' | 'out' | 'open'
+
+export interface StepStatus {
+  readonly step: Step
+  readonly state: StepState
+  readonly cause?: string
+  /** It may not be skipped: not to be ridden like this. */
+  readonly stop?: true
+}
+
+type At = Omit<StepStatus, 'step'>
+
+const DIAL_READINGS = ['gapLeft', 'gapRight', 'biteTravel']
+
+export const circumstancesOf = ({ family, state }: Pick<Stand, 'family' | 'state'>): Circumstances => ({
+  mount: family.mount,
+  track: family.track,
+  work: lastSeen(state, 'work') ?? 'adjust',
+  body: lastSeen(state, 'mountBody'),
+  way: findWay(state.plans.mount?.value.to ?? '')?.id,
+})
+
+/** What a step is established by: its readings, its confirmation, its plan. */
+export function factsOf({ id, done }: Step): readonly Fact[] {
+  if (done.kind === 'confirmed') return [`confirm:${id}`]
+  if (done.kind === 'planned') return [`plan:${done.plan}`]
+  if (done.kind === 'dialled-in') return DIAL_READINGS.map((each): Fact => `reading:${each}`)
+  return done.kind === 'signed' ? [] : done.readings.map((each): Fact => `reading:${each}`)
+}
+
+export function establishedAs({ state }: Pick<Stand, 'state'>, fact: Fact): Established<unknown> | undefined {
+  const [kind, id = ''] = fact.split(':') as [string, string?]
+  if (kind === 'reading') return state.readings[id]
+  if (kind === 'confirm') return state.confirmed[id]
+  return kind === 'plan' ? state.plans[id] : undefined
+}
+
+const factTitle = (fact: Fact): string => {
+  const [kind, id = ''] = fact.split(':') as [string, string?]
+  return kind === 'reading' ? readingTitle(id) : stepTitle(id === 'mount' ? 'mount-plan' : id)
+}
+
+const isOut = ({ state, windows }: Stand, id: string): boolean => {
+  const value = state.readings[id]?.value
+  return value !== undefined && placed(windows, id, value) !== 'in'
+}
+
+const isStop = ({ state }: Stand, id: string): boolean => findOption(id, state.readings[id]?.value)?.stop === true
+
+/** Something once established that must be looked at again. */
+function staleOf(stand: Stand, facts: readonly Fact[]): At | undefined {
+  const stale = facts.map((fact) => establishedAs(stand, fact)).find((each) => each?.status === 'recheck')
+  return stale && { state: 'recheck', cause: stale.cause ?? '' }
+}
+
+/** What each step stands on among the steps before it; what comes after unsettles it only when it is done. */
+const GROUNDS: ReadonlyMap<string, readonly Fact[]> = new Map(
+  STEPS.map((step, index) => {
+    const before = new Set(STEPS.slice(0, index).flatMap(factsOf))
+    return [step.id, factsOf(step).flatMap((fact) => [...groundsOf(fact)].filter((ground) => before.has(ground)))]
+  }),
+)
+
+/** A ground under a step that must itself be looked at again: nothing stays done on it. */
+function staleGround(stand: Stand, step: Step): At | undefined {
+  for (const ground of GROUNDS.get(step.id) ?? []) {
+    if (establishedAs(stand, ground)?.status === 'recheck')
+      return { state: 'recheck', cause: `${factTitle(ground)} must be looked at again` }
+  }
+  return undefined
+}
+
+function readingsState(stand: Stand, step: Step, readings: readonly string[]): At {
+  if (readings.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  const out = readings.filter((id) => isOut(stand, id))
+  if (step.done.kind === 'in-window' && out.length > 0)
+    return { state: 'out', ...(out.some((id) => isStop(stand, id)) && { stop: true }) }
+  if (step.done.kind === 'judged') {
+    const verdict = judge(step.done.judge, stand)
+    if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop && { stop: true }) }
+  }
+  return { state: 'done' }
+}
+
+/** The gaps further apart than they may be: said where it is, as no single gap shows it. */
+function gapsApart({ state, windows }: Stand): string | undefined {
+  const [left, right] = [state.readings.gapLeft, state.readings.gapRight]
+  const window = windows.of.gapDifference
+  if (typeof left?.value !== 'number' || typeof right?.value !== 'number' || !window) return undefined
+  if (left.status !== 'current' || right.status !== 'current') return undefined
+  const apart = Math.abs(left.value - right.value)
+  return apart > window.high ? `gaps ${apart.toFixed(1)} mm apart, at most ${window.high} mm` : undefined
+}
+
+function dialState(stand: Stand, advice: Advice): At {
+  if (advice.kind === 'in-window') return { state: 'done' }
+  if (DIAL_READINGS.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  return {
+    state:
+      DIAL_READINGS.some((id) => isOut(stand, id)) || gapsApart(stand) || advice.kind !== 'turn' ? 'out' : 'recheck',
+    cause: gapsApart(stand) ?? 'the readings do not agree yet',
+  }
+}
+
+function establishedState(stand: Stand, step: Step, advice: Advice): At {
+  const { state } = stand
+  const { done } = step
+  switch (done.kind) {
+    case 'signed':
+      return { state: state.released ? 'done' : 'open' }
+    case 'confirmed':
+      return { state: state.confirmed[step.id] ? 'done' : 'open' }
+    case 'planned':
+      return { state: state.plans[done.plan] ? 'done' : 'open' }
+    case 'dialled-in':
+      return dialState(stand, advice)
+    default:
+      return readingsState(stand, step, done.readings)
+  }
+}
+
+export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus {
+  const at = establishedState(stand, step, advice)
+  if (stand.state.skipped[step.id] !== undefined && !at.stop && !step.mustBeDone) return { step, state: 'skipped' }
+  if (at.state === 'open') return { step, ...at }
+  const stale = staleOf(stand, factsOf(step))
+  if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale }
+  return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
+}
+
+export const sheetOf = (stand: Stand, advice: Advice): readonly StepStatus[] =>
+  stepsFor(circumstancesOf(stand)).map((step) => stepStatus(step, stand, advice))
+
+const settled = (state: StepState) => state === 'done' || state === 'skipped'
+
+/** The first thing that is not done, in working order. */
+export function nextAct(stand: Stand, advice: Advice): Act {
+  const { state } = stand
+  const sheet = sheetOf(stand, advice)
+  const first = sheet.find((each) => !settled(each.state)) ?? (sheet.at(-1) as StepStatus)
+  const { step, cause } = first
+  const again = cause ? { again: cause } : {}
+  if (state.released) return { kind: 'released', step, release: state.released }
+  switch (step.done.kind) {
+    case 'signed':
+      return { kind: 'sign', step }
+    case 'confirmed':
+      return { kind: 'confirm', step, ...again }
+    case 'planned':
+      return { kind: 'plan', step, ...again }
+    case 'dialled-in':
+      return dialAct(step, advice)
+    default: {
+      const { readings } = step.done
+      if (first.state === 'out') return mendAct(stand, first, readings)
+      const wanted = readings.filter((id) => state.readings[id]?.status !== 'current')
+      return { kind: 'measure', step, readings: wanted.length > 0 ? wanted : readings, ...(cause && { why: cause }) }
+    }
+  }
+}
+
+/** What was found is not well: what to do about it, and which readings to take again once it is done. */
+function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly string[]): Act {
+  const { state } = stand
+  if (step.done.kind === 'judged') {
+    const verdict = judge(step.done.judge, stand)
+    return {
+      kind: 'mend',
+      step,
+      readings,
+      say: verdict?.say ?? step.say,
+      ...(verdict?.remedy && { remedy: verdict.remedy }),
+      stop: stop === true,
+    }
+  }
+  const out = readings.filter((id) => isOut(stand, id))
+  const remedies = out.flatMap((id) => findOption(id, state.readings[id]?.value)?.remedy ?? [])
+  const measured = out.some((id) => typeof state.readings[id]?.value === 'number')
+  const says = [...remedies, ...(measured && step.whenOut ? [step.whenOut] : [])]
+  return { kind: 'mend', step, readings: out, say: says.join(' '), stop: stop === true }
+}
+
+function dialAct(step: Step, advice: Advice): Act {
+  if (advice.kind === 'turn')
+    return { kind: 'turn', step, turn: advice.turn, chanceNow: advice.chanceNow, others: advice.others }
+  if (advice.kind === 'measure') return { kind: 'measure', step, readings: advice.readings, why: advice.why }
+  return { kind: 'stuck', step, say: advice.kind === 'in-window' ? step.say : advice.say }
+}
+
+/** The station the next act belongs to: a turn with the bite already in its window is a matter of centring. */
+export function stationInHand(next: Act, stand: Stand): StationId {
+  const centring = next.kind === 'turn' && !isOut(stand, 'biteTravel')
+  return centring ? 'centre' : next.step.station
+}
+
+export interface StationStatus {
+  readonly id: StationId
+  readonly title: string
+  /** `left-out`: none of its steps stand on this job’s sheet. */
+  readonly mark: 'in' | 'low' | 'high' | 'recheck' | 'unmeasured' | 'left-out'
+  readonly cause?: string
+}
+
+/** The run line: each station's state, and what caused a recheck. Bite and Centre share the dial-in but not their readings. */
+export function runLine(stand: Stand, advice: Advice): readonly StationStatus[] {
+  const sheet = sheetOf(stand, advice)
+  return STATIONS.map(({ id, title }): StationStatus => {
+    if (id === 'centre') return { id, title, ...centreMark(stand, sheet) }
+    if (id === 'bite') return { id, title, ...readingsMark(stand, ['biteTravel']) }
+    const steps = sheet.filter((each) => each.step.station === id)
+    return { id, title, ...(steps.length === 0 ? { mark: 'left-out' } : stepsMark(steps)) }
+  })
+}
+
+function centreMark(stand: Stand, sheet: readonly StepStatus[]): Pick<StationStatus, 'mark' | 'cause'> {
+  const gaps = readingsMark(stand, ['gapLeft', 'gapRight'])
+  const apart = gapsApart(stand)
+  if (gaps.mark !== 'in') return gaps
+  if (apart) return { mark: 'high', cause: apart }
+  return stepsMark(sheet.filter((each) => each.step.station === 'centre'))
+}
+
+/** The mark of some steps together. */
+function stepsMark(steps: readonly StepStatus[]): Pick<StationStatus, 'mark' | 'cause'> {
+  const recheck = steps.find((each) => each.state === 'recheck')
+  if (recheck) return { mark: 'recheck', ...(recheck.cause && { cause: recheck.cause }) }
+  if (steps.some((each) => each.state === 'out')) return { mark: 'high' }
+  return { mark: steps.every((each) => settled(each.state)) ? 'in' : 'unmeasured' }
+}
+
+function readingsMark(stand: Stand, ids: readonly string[]): Pick<StationStatus, 'mark' | 'cause'> {
+  const { state, windows } = stand
+  if (ids.some((id) => !state.readings[id])) return { mark: 'unmeasured' }
+  const stale = ids.map((id) => state.readings[id]).find((each) => each?.status === 'recheck')
+  if (stale) return { mark: 'recheck', ...(stale.cause && { cause: stale.cause }) }
+  for (const id of ids) {
+    const value = state.readings[id]?.value
+    const at = value === undefined ? 'in' : placed(windows, id, value)
+    if (at !== 'in') return { mark: at }
+  }
+  return { mark: 'in' }
+}

@@ -1,0 +1,173 @@
+import { describe, expect, it } from 'vitest'
+import { cableFeel, leverWeightOf } from '../cable/feel.ts'
+import { routeDimensions } from '../cable/route.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { fault, outputs } from '../testing/calculate.ts'
+import {
+  confirm,
+  DIMENSIONS,
+  HARDWARE,
+  MATCHED,
+  measured,
+  PADS,
+  PREPARED,
+  reading,
+  seen,
+  WHEEL,
+  written,
+} from '../testing/stand.ts'
+import { admit } from './admit.ts'
+import { openJob, openStand } from './job.ts'
+import { leverWeightAt } from './judges.ts'
+
+const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
+const MOUNTED = [...WHEEL, ...MATCHED, confirm('untouched'), confirm('arms-free')]
+const school = (id: string, to: string): EntryBody => ({ kind: 'swap', part: `school.${id}`, to })
+const pads = (...instead: readonly EntryBody[]) => {
+  const changed = new Set(instead.flatMap((each) => (each.kind === 'reading' ? [each.reading] : [])))
+  return job(...MOUNTED, ...PADS.filter((each) => each.kind === 'reading' && !changed.has(each.reading)), ...instead)
+    .next
+}
+
+describe('pads on the sheet', () => {
+  it('a pad too high is said to meet the tyre, too low to overhang, and when', () => {
+    expect(pads(reading('padEdge', -1))).toMatchObject({ kind: 'mend', say: expect.stringContaining('burst') })
+    expect(pads(reading('padEdge', 3))).toMatchObject({
+      kind: 'mend',
+      say: expect.stringMatching(/overhang.*As set, after \d\.\d mm of wear/),
+    })
+  })
+
+  // Handbook: neither end hanging down nor pointing at the tyre; a pad that meets the tyre can burst it.
+  it('an end that points at the tyre cannot be skipped; one that hangs is turned', () => {
+    expect(pads(seen('padArc', 'tyre'))).toMatchObject({ kind: 'mend', stop: true })
+    expect(pads(seen('padArc', 'hang'))).toMatchObject({ kind: 'mend', stop: false })
+  })
+
+  it('a height school wants its own height', () => {
+    const track = [reading('trackTall', 16), reading('padTall', 8), reading('padEdge', 1.5)]
+    expect(pads(...track, school('height', 'top-edge'))).toMatchObject({ kind: 'confirm', step: { id: 'pads-tight' } })
+    expect(pads(...track, school('height', 'middle'))).toMatchObject({
+      kind: 'mend',
+      say: expect.stringContaining('this school wants 3.5 to 4.5 mm'),
+    })
+  })
+
+  it('a straight pad at the edge of the track has its ends over it', () => {
+    expect(pads(reading('padEdge', 0.2))).toMatchObject({ kind: 'confirm' })
+    expect(pads(reading('padEdge', 0.2), seen('padShape', 'straight'), reading('padLength', 55))).toMatchObject({
+      kind: 'mend',
+      say: expect.stringContaining('too high'),
+    })
+  })
+
+  it('uneven wear, glaze and grooves each have their remedy', () => {
+    expect(pads(reading('padRight', 2.2))).toMatchObject({ say: expect.stringContaining('off centre') })
+    for (const [face, words] of [
+      ['grit', 'Pick out'],
+      ['glazed', 'abrasive'],
+      ['grooved', 'File flat'],
+    ] as const)
+      expect(pads(seen('padFace', face))).toMatchObject({ say: expect.stringContaining(words) })
+  })
+
+  it('a pad too thick for its room is found at the match', () => {
+    const thick = [...WHEEL, ...MATCHED, reading('padDeep', 26), reading('armSpace', 24)]
+    expect(job(...thick).next).toMatchObject({
+      step: { id: 'pad-match' },
+      say: expect.stringContaining('Accepted: a pad thinner than 24 mm'),
+    })
+  })
+
+  it('is never released without both shoes looked at', () => {
+    const without = PREPARED.filter((each) => !(each.kind === 'reading' && each.reading === 'shoeRight'))
+    const stand = expectOk(openStand(HARDWARE, written(...without, ...measured(1, 1, 20))))
+    expect(admit(stand, { kind: 'skip', step: 'pads-direction', reason: 'in a hurry' })).toMatchObject({
+      error: { code: 'not-skipped' },
+    })
+    expect(admit(stand, { kind: 'release', initials: '7' })).toMatchObject({
+      error: { code: 'not-ready', message: expect.stringContaining('closed ends of the shoes forward') },
+    })
+  })
+
+  it('refuses a school it does not know, naming those it does', () => {
+    const stand = expectOk(openStand(HARDWARE, []))
+    expect(admit(stand, school('height', 'high'))).toMatchObject({
+      error: { field: 'to', message: expect.stringContaining('longest, top-edge, middle') },
+    })
+  })
+})
+
+describe('cable on the sheet', () => {
+  // Handbook (common practice): lined, coated cables are replaced, not oiled; oil in a bare one is a stop-gap.
+  it('lined is replaced, bare is oiled, a stuck one is replaced whatever it is', () => {
+    expect(cableFeel('smooth', 'lined')).toBeUndefined()
+    expect(cableFeel('gritty', 'lined')).toContain('not oiled')
+    expect(cableFeel('gritty', 'unlined')).toContain('PTFE')
+    expect(cableFeel('stuck', 'unlined')).toContain('Replace')
+    const gritty = PREPARED.map((each) =>
+      each.kind === 'reading' && each.reading === 'cableFeel' ? seen('cableFeel', 'gritty') : each,
+    )
+    expect(job(...gritty).next).toMatchObject({
+      kind: 'mend',
+      step: { id: 'cable-smooth', mends: ['cable', 'housing'] },
+    })
+  })
+
+  it('a written way stands for the book’s length, bends and housing', () => {
+    const segments = [
+      { kind: 'housing', lengthMm: 400, bendDeg: 90, radiusMm: 90 },
+      { kind: 'bare', lengthMm: 500 },
+      { kind: 'housing', lengthMm: 300, bendDeg: 120, radiusMm: 70 },
+    ] as const
+    expect(routeDimensions(segments)).toMatchObject({ cableLengthMm: 1200, bendDeg: 210 })
+    const { dimensions } = job({ kind: 'route', segments })
+    expect(dimensions).toMatchObject({ cableLengthMm: 1200, bendDeg: 210 })
+    // Hooke: 0.7 m of housing at 0.005 mm a metre and newton gives 1 mm for 286 N.
+    expect(dimensions.housingStiffness).toBeCloseTo(1 / (0.005 * 0.7), 6)
+  })
+})
+
+describe('the lever’s weight', () => {
+  // Euler–Eytelwein both ways, put together here from a known spring and friction.
+  it('tells a known spring and a known friction apart again', () => {
+    for (const [springN, mu, bendDeg] of [
+      [20, 0.1, 180],
+      [35, 0.25, 240],
+      [12, 0.05, 90],
+    ] as const) {
+      const passes = Math.exp((-mu * bendDeg * Math.PI) / 180)
+      const told = outputs('lever-weight', {
+        pullN: springN / passes / 2.5,
+        backN: (springN * passes) / 2.5,
+        leverCableArmMm: 30,
+        leverFingerArmMm: 75,
+      })
+      expect(told.springN).toBeCloseTo(springN, 9)
+      expect(told.efficiency).toBeCloseTo(passes, 9)
+    }
+  })
+
+  it('a heavy lever is blamed on the springs or on the cable, whichever it is', () => {
+    expect(expectOk(leverWeightOf(24, 16, DIMENSIONS)).remedy).toContain('It is the springs')
+    expect(expectOk(leverWeightOf(24, 3, DIMENSIONS)).remedy).toContain('friction')
+    expect(expectOk(leverWeightOf(1.5, 0.8, DIMENSIONS)).remedy).toContain('too weak')
+    expect(expectOk(leverWeightOf(7, 4, DIMENSIONS)).remedy).toBeUndefined()
+    expect(fault('lever-weight', { pullN: 3, backN: 4, leverCableArmMm: 30, leverFingerArmMm: 75 })).toMatchObject({
+      field: 'backN',
+    })
+  })
+
+  it('pads that do not come back are put right before the fasteners', () => {
+    const bite = [...PREPARED, ...measured(1, 1, 20)]
+    expect(job(...bite).next).toMatchObject({ step: { id: 'pads-back' }, readings: ['padsBack'] })
+    expect(job(...bite, seen('padsBack', 'one')).next).toMatchObject({
+      kind: 'mend',
+      say: expect.stringContaining('stiff, or its spring weak'),
+    })
+    const heavy = job(...bite, seen('padsBack', 'both'), reading('leverWeight', 30), reading('leverBack', 20))
+    expect(heavy.next).toMatchObject({ kind: 'mend', remedy: expect.stringContaining('springs') })
+    expect(leverWeightAt(heavy)).toMatchObject({ value: { springN: expect.closeTo(2.5 * Math.sqrt(600), 9) } })
+  })
+})

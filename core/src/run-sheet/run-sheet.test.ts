@@ -1,0 +1,217 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../outcome/outcome.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import {
+  confirm,
+  HARDWARE,
+  MATCHED,
+  measured,
+  PADS_SET,
+  PREPARED,
+  reading,
+  seen,
+  turn,
+  WHEEL,
+  written,
+} from '../testing/stand.ts'
+import { admit } from './admit.ts'
+import { learntFrom, openJob, openStand } from './job.ts'
+import { runLine } from './next.ts'
+import { STEPS } from './steps.ts'
+
+const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
+const nextId = (...bodies: readonly EntryBody[]) => job(...bodies).next.step.id
+const WELL = measured(1.0, 1.0, 20)
+const BACK = seen('padsBack', 'both')
+const PROVEN: readonly EntryBody[] = [
+  ...PREPARED,
+  ...WELL,
+  BACK,
+  confirm('fasteners'),
+  confirm('hard-squeezes', 10),
+  ...WELL,
+  reading('reserve', 25),
+  confirm('spin'),
+  confirm('walk-test'),
+]
+
+describe('what is next', () => {
+  it('goes through the stations in working order to release', () => {
+    expect(nextId()).toBe('wheel-seated')
+    expect(nextId(...PREPARED.slice(0, 1))).toBe('hub-play')
+    expect(nextId(...PREPARED.slice(0, 2))).toBe('wheel-true')
+    expect(nextId(...WHEEL.slice(0, 5))).toBe('rim-sound')
+    expect(nextId(...WHEEL)).toBe('lever-match')
+    expect(nextId(...WHEEL, ...MATCHED)).toBe('untouched')
+    expect(nextId(...PADS_SET)).toBe('pads-tight')
+    expect(job(...PREPARED).next).toMatchObject({ kind: 'measure', readings: ['gapLeft', 'gapRight', 'biteTravel'] })
+    expect(nextId(...PREPARED, ...WELL)).toBe('pads-back')
+    expect(nextId(...PREPARED, ...WELL, BACK)).toBe('fasteners')
+    expect(nextId(...PREPARED, ...WELL, BACK, confirm('fasteners'))).toBe('hard-squeezes')
+    expect(job(...PREPARED, ...WELL, BACK, confirm('fasteners'), confirm('hard-squeezes', 10)).next).toMatchObject({
+      kind: 'measure',
+      why: expect.stringContaining('settle'),
+    })
+    expect(job(...PROVEN).next.kind).toBe('sign')
+    expect(job(...PROVEN, { kind: 'release', initials: '7' }).next.kind).toBe('released')
+  })
+
+  it('never trims centring while the wheel is unconfirmed, nor bite before the pads are tight', () => {
+    expect(job(...measured(0.2, 2.4, 12)).next).toMatchObject({ kind: 'confirm', step: { id: 'wheel-seated' } })
+    expect(job(...PADS_SET, ...measured(0.2, 2.4, 12)).next).toMatchObject({
+      kind: 'confirm',
+      step: { id: 'pads-tight' },
+    })
+  })
+
+  it('sends a wheel out of true back before anything is turned', () => {
+    const out = PREPARED.map((body) =>
+      body.kind === 'reading' && body.reading === 'lateralRunout' ? { ...body, value: 1.4 } : body,
+    )
+    expect(job(...out, ...measured(0.2, 2.4, 12)).next).toMatchObject({
+      kind: 'mend',
+      readings: ['lateralRunout'],
+      say: expect.stringContaining('Seat the wheel again'),
+    })
+  })
+
+  it('a turn after the proofs asks for the proofs again', () => {
+    const after = job(...PROVEN, turn('leftScrew', 0.25), confirm('squeezes', 10), ...WELL, BACK)
+    expect(after.next).toMatchObject({ kind: 'confirm', step: { id: 'hard-squeezes' }, again: 'left screw turned' })
+  })
+
+  it('a skipped step is settled, and confirming it later takes the skip back', () => {
+    const skipped = job(...PADS_SET, {
+      kind: 'skip',
+      step: 'pads-tight',
+      reason: 'done at the other bench',
+    })
+    expect(skipped.next.step.id).toBe('cable-run')
+    expect(skipped.state.skipped['pads-tight']).toBe('done at the other bench')
+  })
+
+  it('shows each station’s state on the run line', () => {
+    const turned = job(...PREPARED, ...measured(0.2, 2.4, 12), turn('leftScrew', 1))
+    const marks = Object.fromEntries(runLine(turned, turned.advice).map((each) => [each.id, each.mark]))
+    expect(marks).toMatchObject({
+      wheel: 'in',
+      match: 'in',
+      bite: 'recheck',
+      centre: 'recheck',
+      prove: 'unmeasured',
+      release: 'unmeasured',
+    })
+    const measuredOut = job(...PREPARED, ...measured(0.2, 2.4, 12))
+    const out = runLine(measuredOut, measuredOut.advice)
+    expect(out.find((each) => each.id === 'centre')?.mark).toBe('low')
+  })
+
+  it('every step says what to do and why', () => {
+    for (const step of STEPS) {
+      expect(step.say).toMatch(/\.$/)
+      expect(step.why.length).toBeGreaterThan(10)
+    }
+    expect(new Set(STEPS.map((each) => each.id)).size).toBe(STEPS.length)
+  })
+})
+
+describe('what may be written', () => {
+  const refused = (log: readonly EntryBody[], body: EntryBody) => {
+    const result = admit(expectOk(openStand(HARDWARE, written(...log))), body)
+    return result.ok ? undefined : result.error
+  }
+
+  it('takes what the bench would say', () => {
+    for (const body of [
+      reading('gapLeft', 1.4),
+      turn('leftScrew', 0.5),
+      confirm('wheel-seated'),
+      { kind: 'note', text: 'ok' } as const,
+    ]) {
+      expect(refused([], body)).toBeUndefined()
+    }
+  })
+
+  it('refuses a gap no brake has, and says the range', () => {
+    expect(refused([], reading('gapLeft', -0.5))).toMatchObject({
+      code: 'out-of-range',
+      field: 'value',
+      message: expect.stringContaining('0.0 mm to 10.0 mm'),
+    })
+    expect(refused([], reading('gapLeft', 40))).toMatchObject({ code: 'out-of-range' })
+  })
+
+  it('refuses a screw turned past its end, and says how much is left', () => {
+    const error = refused([reading('leftScrewIn', 5.5)], turn('leftScrew', 1))
+    expect(error).toMatchObject({ code: 'past-its-end', field: 'amount' })
+    expect(error?.message).toContain('½ turn')
+    expect(refused([reading('leftScrewIn', 5.5)], turn('leftScrew', 0.5))).toBeUndefined()
+    expect(refused([], turn('leftScrew', 7))).toMatchObject({ code: 'past-its-end' })
+  })
+
+  it('refuses anything on a released job', () => {
+    expect(refused([...PROVEN, { kind: 'release', initials: '7' }], reading('gapLeft', 1))).toMatchObject({
+      code: 'job-released',
+    })
+  })
+
+  it('refuses release while something is open, and names it', () => {
+    expect(refused(PREPARED, { kind: 'release', initials: '7' })).toMatchObject({
+      code: 'not-ready',
+      message: expect.stringContaining('gaps and bite'),
+    })
+    expect(refused(PROVEN, { kind: 'release', initials: '7' })).toBeUndefined()
+    expect(refused(PROVEN, { kind: 'release', initials: ' ' })).toMatchObject({ code: 'out-of-range' })
+  })
+
+  it.each([
+    [{ kind: 'reading', reading: 'mood', value: 1, unit: 'mm' }, 'unknown-reading'],
+    [{ kind: 'reading', reading: 'gapLeft', value: 1, unit: 'in' }, 'wrong-unit'],
+    [{ kind: 'reading', reading: 'firstTouch', value: 3, unit: '' }, 'not-a-choice'],
+    [{ kind: 'turn', adjuster: 'nose', amount: 1, unit: 'turn' }, 'unknown-adjuster'],
+    [{ kind: 'turn', adjuster: 'anchor', amount: 1, unit: 'turn' }, 'wrong-unit'],
+    [{ kind: 'turn', adjuster: 'anchor', amount: 100, unit: 'mm' }, 'out-of-range'],
+    [{ kind: 'turn', adjuster: 'barrel', amount: 0, unit: 'turn' }, 'out-of-range'],
+    [{ kind: 'confirm', step: 'tea' }, 'unknown-step'],
+    [{ kind: 'confirm', step: 'wheel-true' }, 'needs-readings'],
+    [{ kind: 'skip', step: 'spin', reason: ' ' }, 'reason-missing'],
+    [{ kind: 'swap', part: 'rider', to: 'new' }, 'unknown-part'],
+    [{ kind: 'swap', part: 'school.bite', to: 'guess' }, 'unknown-school'],
+    [{ kind: 'torque', fastener: 'anchor', valueNm: 0 }, 'out-of-range'],
+    [{ kind: 'note', text: '' }, 'out-of-range'],
+    [{ kind: 'correction', strikes: 'nothing' }, 'unknown-entry'],
+  ] as const)('refuses %j as %s', (body, code) => {
+    expect(refused([], body as EntryBody)).toMatchObject({ code })
+  })
+
+  it('strikes an entry once', () => {
+    const log: readonly EntryBody[] = [reading('gapLeft', 1), { kind: 'correction', strikes: 'entry-1' }]
+    expect(refused(log, { kind: 'correction', strikes: 'entry-1' })).toMatchObject({ code: 'already-struck' })
+    expect(refused(log, { kind: 'correction', strikes: 'entry-2' })).toBeUndefined()
+  })
+})
+
+describe('a brake that comes back', () => {
+  it('starts from what its last visit taught', () => {
+    const visit = written(
+      ...PREPARED,
+      ...measured(0.2, 2.4, 7),
+      turn('leftScrew', 1),
+      confirm('squeezes', 10),
+      ...measured(0.4, 2.2, 10),
+      turn('leftScrew', 1),
+      confirm('squeezes', 10),
+      ...measured(0.7, 1.9, 15),
+    )
+    const learnt = learntFrom([{ hardware: HARDWARE, entries: visit }])
+    expect(learnt['leftScrew.effect']?.mean).toBeLessThan(-0.1)
+    const again = expectOk(openJob(HARDWARE, [], learnt))
+    const index = again.belief.layout.unknowns.findIndex((each) => each.id === 'leftScrew.effect')
+    expect(again.belief.mean[index]).toBeCloseTo(learnt['leftScrew.effect']?.mean ?? 0, 6)
+  })
+
+  it('the lever’s reach in the log is the reach of the windows', () => {
+    expect(job(reading('leverReach', 50)).dimensions.leverReachMm).toBe(50)
+    expect(job(reading('leverReach', 50), { kind: 'correction', strikes: 'entry-1' }).dimensions.leverReachMm).toBe(60)
+  })
+})

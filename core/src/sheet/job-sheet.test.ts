@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../outcome/outcome.ts'
+import { CAUTIONS } from '../reference/cautions.ts'
+import { openJob } from '../run-sheet/job.ts'
+import { STEPS } from '../run-sheet/steps.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { confirm, HARDWARE, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { jobSheet } from './job-sheet.ts'
+
+const SUBJECT = { jobNumber: 142, bicycle: 'Hire 07', complaint: 'rubs left' }
+const sheet = (bodies: readonly EntryBody[], length: 'mm' | 'in' = 'mm') =>
+  jobSheet(expectOk(openJob(HARDWARE, written(...bodies))), SUBJECT, length)
+
+const WORKED: readonly EntryBody[] = [
+  ...PREPARED,
+  ...measured(0.3, 2.2, 9),
+  turn('leftScrew', 1),
+  confirm('squeezes', 10),
+  ...measured(1.0, 1.2, 20),
+  confirm('hard-squeezes', 10),
+  ...measured(1.0, 1.1, 20),
+  reading('reserve', 22),
+  { kind: 'skip', step: 'spin', reason: 'wheel lent to Hire 08' },
+  confirm('walk-test'),
+  { kind: 'release', initials: '7' },
+]
+
+describe('the job sheet', () => {
+  it('names the job and what was complained of, and says who released it', () => {
+    const { heading, complaint, school, released } = sheet(WORKED)
+    expect(heading).toBe('Job 142 · Hire 07 · rear · linear-pull')
+    expect(complaint).toBe('rubs left')
+    expect(school).toBe('third of the travel')
+    expect(released).toMatch(/^Released by 7, 2026-03-01 09:\d\d UTC$/)
+    expect(sheet(WORKED.slice(0, -1)).released).toBeUndefined()
+  })
+
+  it('sets what was found beside what was left, with the window', () => {
+    const gap = sheet(WORKED).readings.find((each) => each.title === 'gap left')
+    expect(gap).toMatchObject({ found: '0.3 mm', left: '1.0 mm', mark: 'in' })
+    expect(gap?.window).toMatch(/^0\.5 mm to 1\.\d mm$/)
+    const reach = sheet(WORKED).readings.find((each) => each.title === 'lever reach')
+    expect(reach).toMatchObject({ window: '', mark: 'noted' })
+  })
+
+  it('prints every entry, the struck ones as struck', () => {
+    const before = PREPARED.length
+    const { log } = sheet([
+      ...WORKED.slice(0, before + 4),
+      { kind: 'correction', strikes: `entry-${before + 1}`, why: 'misread' },
+    ])
+    expect(log).toHaveLength(before + 5)
+    expect(log[before]).toMatchObject({ text: 'gap left 0.3 mm', struck: true })
+    expect(log.at(-1)?.text).toBe('struck: gap left 0.3 mm (misread)')
+  })
+
+  it('shows a skipped step with its reason', () => {
+    expect(sheet(WORKED).steps.find((each) => each.title === 'wheel spins free')).toMatchObject({
+      state: 'skipped',
+      remark: 'wheel lent to Hire 08',
+    })
+  })
+
+  it('carries the cautions of every step, and the first of all', () => {
+    const { cautions, steps } = sheet(WORKED)
+    expect(cautions[0]).toBe(CAUTIONS.maker.text)
+    const onSheet = STEPS.filter((step) => steps.some((each) => each.title === step.title))
+    expect(onSheet.length).toBeGreaterThan(15)
+    for (const step of onSheet) for (const id of step.cautions) expect(cautions).toContain(CAUTIONS[id].text)
+  })
+
+  it('reads in inches where the workshop does', () => {
+    expect(sheet(WORKED, 'in').readings.find((each) => each.title === 'gap left')?.left).toBe('0.039 in')
+    expect(sheet(WORKED, 'in').readings.find((each) => each.title === 'bite')?.left).toBe('0.79 in')
+  })
+
+  it('says of every figure used where it comes from', () => {
+    for (const figure of sheet(WORKED).figures)
+      expect(figure).toMatch(/\((measured|from memory|standard|our choice|handbook|maker)/)
+  })
+
+  it('is ready before anything was done', () => {
+    const empty = sheet([])
+    expect(empty.readings).toEqual([])
+    expect(empty.log).toEqual([])
+    expect(empty.steps.every((each) => each.state === 'open')).toBe(true)
+  })
+})

@@ -1,0 +1,163 @@
+import { routeOf } from '../cable/route.ts'
+import { hasStraddle } from '../cable/straddle.ts'
+import { SOURCE_WORDS } from '../calculation/source.ts'
+import { sayLessons } from '../dial-in/learnt.ts'
+import { findWay, wayName } from '../mount/ways.ts'
+import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
+import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
+import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
+import { driftAt, leverWeightAt, reachAt } from '../run-sheet/judges.ts'
+import { type StepState, sheetOf } from '../run-sheet/next.ts'
+import { stepTitle } from '../run-sheet/steps.ts'
+import { describe, showAnswer } from '../stand/describe.ts'
+import { lastReading } from '../stand/fold.ts'
+import { READING_ORDER, readingTitle } from '../stand/readings.ts'
+import { SCHOOLS } from '../stand/schools.ts'
+
+/** A job on paper: the same content for the printed page and the PDF. */
+export interface JobSheet {
+  readonly heading: string
+  readonly complaint: string
+  readonly school: string
+  readonly released?: string
+  readonly readings: readonly SheetReading[]
+  readonly steps: readonly { readonly title: string; readonly state: StepState; readonly remark: string }[]
+  readonly log: readonly { readonly at: string; readonly by: string; readonly text: string; readonly struck: boolean }[]
+  /** What was worked out, chosen, learnt and used, under its heading; a section without lines is left out. */
+  readonly sections: readonly { readonly title: string; readonly lines: readonly string[] }[]
+  readonly cautions: readonly string[]
+  readonly figures: readonly string[]
+}
+
+export interface SheetReading {
+  readonly title: string
+  readonly found: string
+  readonly left: string
+  readonly window: string
+  /** `noted` where no window judges the reading. */
+  readonly mark: Mark | 'noted'
+}
+
+export interface SheetSubject {
+  readonly jobNumber: number
+  readonly bicycle: string
+  readonly complaint: string
+  readonly parts?: readonly HeldPart[]
+}
+
+/** A part the job holds of the drawer. */
+export interface HeldPart {
+  readonly name: string
+  readonly count: number
+}
+
+/** What was found and what was left, reading by reading, with the window each had to fall in. */
+function sheetReadings(job: Job, length: LengthUnit): readonly SheetReading[] {
+  const { state, windows } = job
+  return READING_ORDER.flatMap((id): readonly SheetReading[] => {
+    const now = state.readings[id]
+    if (!now) return []
+    const show = (value: number | string) => showAnswer(id, value, length)
+    const window = windows.of[id]
+    return [
+      {
+        title: readingTitle(id),
+        found: show(state.earlier[id]?.[0] ?? now.value),
+        left: show(now.value),
+        window: window ? `${show(window.low)} to ${show(window.high)}` : '',
+        mark: window || now.status === 'recheck' ? readingMark(state, windows, id) : 'noted',
+      },
+    ]
+  })
+}
+
+/** What was worked out and chosen at the mount. */
+function mountingOf(job: Job): readonly string[] {
+  const chosen = job.state.plans.mount?.value
+  const way = chosen && findWay(chosen.to)
+  const reach = reachAt(job)
+  return [
+    ...(reach?.ok ? [reach.value.say] : []),
+    ...(way && chosen
+      ? [
+          `Way ${wayName(way)}: ${way.says}`,
+          ...(chosen.parts.length > 0
+            ? [`With ${chosen.parts.map(({ count, name }) => `${count} × ${name}`).join(', ')}.`]
+            : []),
+          ...chosen.acknowledged.flatMap((id) => (id in CAUTIONS ? [`Read: ${CAUTIONS[id as CautionId].text}`] : [])),
+        ]
+      : []),
+  ]
+}
+
+/** Where the pads were set to stay on their track, and what they were toed in to. */
+function padsOf(job: Job): readonly string[] {
+  const drift = driftAt(job)
+  const toe = lastReading(job.state, 'toeGap')
+  return [
+    ...(drift?.ok ? [drift.value.say] : []),
+    ...(toe === undefined ? [] : [`Toe-in ${toe.toFixed(1)} mm at the rear edge.`]),
+  ]
+}
+
+/** How the cable was cut, and what a scale on the blade told of it. */
+function cableOf(job: Job): readonly string[] {
+  const { state, dimensions, model } = job
+  const route = state.route.length > 0 ? routeOf(state.route, dimensions, model.throw.hardTensionN) : undefined
+  const weight = leverWeightAt(job)
+  return [
+    ...(route?.ok ? [...route.value.cuts, ...route.value.warnings] : []),
+    ...(hasStraddle(job.family) ? [`Straddle ${(dimensions.straddleMm as number).toFixed(0)} mm, end to end.`] : []),
+    ...(weight?.ok ? [weight.value.say] : []),
+  ]
+}
+
+/** The sheet of a job, ready to be set in type. */
+export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = 'mm'): JobSheet {
+  const { state, advice, belief, model, hardware, dimensions, family } = job
+  const naming = {
+    model,
+    length,
+    stepTitle,
+    find: (id: string) => state.line.find((each) => each.entry.id === id)?.entry,
+  }
+  const steps = sheetOf(job, advice)
+  const cautions = [...new Set<CautionId>(['maker', ...steps.flatMap(({ step }) => step.cautions)])]
+  return {
+    heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
+    complaint: subject.complaint,
+    school: SCHOOLS.find((each) => each.id === state.school.school)?.title ?? state.school.school,
+    ...(state.released && {
+      released: `Released by ${state.released.initials}, ${state.released.at.slice(0, 16).replace('T', ' ')} UTC`,
+    }),
+    readings: sheetReadings(job, length),
+    steps: steps.map(({ step, state: at, cause }) => ({
+      title: step.title,
+      state: at,
+      remark: state.skipped[step.id] ?? cause ?? '',
+    })),
+    log: state.line.map(({ entry, struckBy }) => ({
+      at: entry.at,
+      by: entry.by,
+      text: describe(entry, naming),
+      struck: struckBy !== undefined,
+    })),
+    sections: [
+      { title: 'What this brake taught', lines: sayLessons(belief) },
+      { title: 'Mounting', lines: mountingOf(job) },
+      { title: 'Pads', lines: padsOf(job) },
+      { title: 'Cable', lines: cableOf(job) },
+      { title: 'Parts used', lines: (subject.parts ?? []).map(({ name, count }) => `${count} × ${name}`) },
+    ].filter(({ lines }) => lines.length > 0),
+    cautions: cautions.map((id) => CAUTIONS[id].text),
+    figures: family.dimensions.map((spec) => {
+      const own = hardware.dimensions[spec.id]
+      const value = dimensions[spec.id] as number
+      const shown =
+        spec.unit === 'mm' || spec.unit === 'turn' || spec.unit === 'N' || spec.unit === 'deg'
+          ? formatQuantity(value, spec.unit)
+          : `${value} ${spec.unit}`.trim()
+      return `${spec.title} ${shown} (${own ? SOURCE_WORDS[own.provenance === 'maker' ? 'handbook' : 'measured'] : SOURCE_WORDS[spec.source.kind]})`
+    }),
+  }
+}
