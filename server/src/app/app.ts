@@ -1,0 +1,87 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
+import { bicycleRoutes } from '../bicycles/bicycles.ts'
+import { brakeRoutes } from '../brakes/brakes.ts'
+import { calculationRoutes } from '../calculations/calculations.ts'
+import type { Store } from '../db/store.ts'
+import type { Drawer } from '../drawer/drawer.ts'
+import { drawerRoutes } from '../drawer/routes.ts'
+import { jobRoutes } from '../jobs/jobs.ts'
+import type { Ledger } from '../jobs/ledger.ts'
+import type { Streams } from '../jobs/stream.ts'
+import { HttpFault, notFound } from './fault.ts'
+import { guard } from './guard.ts'
+import { VERSION } from './version.ts'
+
+const MOST_BODY = '256kb'
+
+/** What the parser or the code threw, as the one error shape every client knows. */
+const onError: ErrorRequestHandler = (error, _request, response, next) => {
+  if (response.headersSent) return next(error)
+  if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
+  if (error?.type === 'entity.parse.failed') {
+    return void response
+      .status(400)
+      .json({ error: { code: 'broken-json', field: 'body', message: 'The body is not JSON. Nothing was written.' } })
+  }
+  if (error?.type === 'entity.too.large') {
+    return void response.status(413).json({
+      error: {
+        code: 'too-large',
+        field: 'body',
+        message: `The body is larger than ${MOST_BODY}. Send it in parts; nothing was written.`,
+      },
+    })
+  }
+  console.error(error)
+  response.status(500).json({
+    error: {
+      code: 'internal',
+      field: '',
+      message: 'Something went wrong here, not with you. Nothing was written; try again.',
+    },
+  })
+}
+
+const onUnknown: RequestHandler = (request) => {
+  throw notFound('unknown-path', 'path', `There is nothing at ${request.method} ${request.path}.`)
+}
+
+export interface Served {
+  readonly store: Store
+  readonly ledger: Ledger
+  readonly streams: Streams
+  readonly drawer: Drawer
+  readonly hosts: readonly string[]
+  /** Where the built interface lies, if it is served from here. */
+  readonly web?: string
+}
+
+/** The HTTP face of the workshop. No formula lives here. */
+export function createApp({ store, ledger, streams, drawer, hosts, web }: Served): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(guard(hosts))
+  app.use(express.json({ limit: MOST_BODY }))
+  app.get('/api/health', (_request, response) => {
+    response.json({ status: 'ok', version: VERSION, schemaVersion: store.schemaVersion })
+  })
+  app.use('/api/bicycles', bicycleRoutes(store))
+  app.use('/api/brakes', brakeRoutes(store))
+  app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer))
+  app.use('/api/drawer', drawerRoutes(drawer))
+  app.use('/api/calculations', calculationRoutes())
+  app.use('/api', onUnknown)
+  if (web && existsSync(web)) {
+    app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }), onUnknown)
+    app.use(express.static(web, { index: false, maxAge: 0 }))
+    app.get(/.*/, (_request, response) => {
+      response.setHeader('Cache-Control', 'no-cache')
+      response.sendFile(join(web, 'index.html'))
+    })
+  }
+  app.use(onUnknown)
+  app.use(onError)
+  return app
+}

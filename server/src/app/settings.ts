@@ -1,0 +1,40 @@
+import { resolve } from 'node:path'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import Joi from 'joi'
+
+export interface Settings {
+  readonly data: string
+  readonly port: number
+  readonly host: string
+  /** Begin with no demo workshop. */
+  readonly empty: boolean
+  /** Open to the workshop's network. */
+  readonly share: boolean
+}
+
+const ENVIRONMENT = Joi.object({
+  OVERHAUL_DATA: Joi.string().min(1).default('./data'),
+  OVERHAUL_PORT: Joi.number().port().default(4117),
+  OVERHAUL_HOST: Joi.string().hostname().default('127.0.0.1'),
+}).unknown()
+
+const FLAGS = ['--empty', '--share']
+
+/** Settings from the environment and the command line; refuses what it does not know, naming what it does. */
+export function readSettings(environment: NodeJS.ProcessEnv, args: readonly string[]): Outcome<Settings> {
+  const unknown = args.find((arg) => !FLAGS.includes(arg))
+  if (unknown) return refuse('unknown-flag', unknown, `“${unknown}” is not understood. Accepted: ${FLAGS.join(', ')}.`)
+  const { value, error } = ENVIRONMENT.validate(environment)
+  if (error) {
+    const field = String(error.details[0]?.path[0])
+    return refuse('invalid', field, `${field} is “${environment[field]}”: ${error.details[0]?.message}.`)
+  }
+  const share = args.includes('--share')
+  return ok({
+    data: resolve(value.OVERHAUL_DATA),
+    port: value.OVERHAUL_PORT,
+    host: share ? '0.0.0.0' : value.OVERHAUL_HOST,
+    empty: args.includes('--empty'),
+    share,
+  })
+}

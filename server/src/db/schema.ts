@@ -1,0 +1,94 @@
+import type { PartKindId } from '@overhaul/core/drawer/kinds'
+import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { Entry } from '@overhaul/core/stand/entries'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { sql } from 'drizzle-orm'
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+
+export const bicycles = sqliteTable('bicycles', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  description: text().notNull().default(''),
+  createdAt: text().notNull(),
+})
+
+export const brakes = sqliteTable(
+  'brakes',
+  {
+    id: text().primaryKey(),
+    bicycleId: text()
+      .notNull()
+      .references(() => bicycles.id),
+    end: text({ enum: ['front', 'rear'] }).notNull(),
+    hardware: text({ mode: 'json' }).$type<Hardware>().notNull(),
+    createdAt: text().notNull(),
+  },
+  (table) => [uniqueIndex('brakes_one_an_end').on(table.bicycleId, table.end)],
+)
+
+/** What the rack shows of a job without folding its log: kept beside it, always derivable from it. */
+export interface JobSummary {
+  readonly stations: readonly StationStatus[]
+  readonly nextSay: string
+}
+
+export const jobs = sqliteTable(
+  'jobs',
+  {
+    id: text().primaryKey(),
+    number: integer().notNull().unique(),
+    brakeId: text()
+      .notNull()
+      .references(() => brakes.id),
+    complaint: text().notNull().default(''),
+    openedAt: text().notNull(),
+    releasedAt: text(),
+    summary: text({ mode: 'json' }).$type<JobSummary>().notNull(),
+  },
+  (table) => [
+    index('jobs_by_brake').on(table.brakeId),
+    uniqueIndex('jobs_one_open_a_brake').on(table.brakeId).where(sql`${table.releasedAt} is null`),
+  ],
+)
+
+/** The log. Rows are added, never changed or deleted. */
+export const entries = sqliteTable(
+  'entries',
+  {
+    id: text().primaryKey(),
+    jobId: text()
+      .notNull()
+      .references(() => jobs.id),
+    seq: integer().notNull(),
+    entry: text({ mode: 'json' }).$type<Entry>().notNull(),
+  },
+  (table) => [uniqueIndex('entries_in_order').on(table.jobId, table.seq)],
+)
+
+/** Small parts by what they are; how many there are is the sum of their moves. */
+export const parts = sqliteTable('parts', {
+  id: text().primaryKey(),
+  code: text().notNull().unique(),
+  kind: text().$type<PartKindId>().notNull(),
+  name: text().notNull(),
+  dimensions: text({ mode: 'json' }).$type<Readonly<Record<string, number>>>().notNull(),
+  material: text().notNull().default(''),
+  minimum: integer().notNull().default(0),
+})
+
+/** Parts put in, taken and returned. Rows are added, never changed or deleted. */
+export const moves = sqliteTable(
+  'moves',
+  {
+    id: text().primaryKey(),
+    partId: text()
+      .notNull()
+      .references(() => parts.id),
+    delta: integer().notNull(),
+    jobId: text().references(() => jobs.id),
+    why: text().notNull().default(''),
+    by: text().notNull(),
+    at: text().notNull(),
+  },
+  (table) => [index('moves_by_part').on(table.partId), index('moves_by_job').on(table.jobId)],
+)

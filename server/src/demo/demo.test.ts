@@ -1,0 +1,93 @@
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { openJob } from '@overhaul/core/run-sheet/job'
+import { checkHardware } from '@overhaul/core/stand/hardware'
+import { PDFDocument } from 'pdf-lib'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { testWorkshop } from '../testing/workshop.ts'
+import { LOCKSIDE, STORY } from './lockside.ts'
+import { workedLog } from './mechanic.ts'
+import { seedDemo } from './seed.ts'
+
+interface RackRow {
+  readonly name: string
+  readonly brakes: readonly {
+    readonly end: string
+    readonly job: {
+      readonly id: string
+      readonly releasedAt: string | null
+      readonly complaint: string
+      readonly summary: { readonly nextSay: string }
+    } | null
+  }[]
+}
+
+let shop: Awaited<ReturnType<typeof testWorkshop>>
+let rack: readonly RackRow[]
+beforeAll(async () => {
+  shop = await testWorkshop()
+  await seedDemo(shop.url('').replace(/\/api\/$/, ''), new Date('2026-03-20T12:00:00Z'))
+  await new Promise((resolve) => setTimeout(resolve, 1500))
+  rack = (await shop.get('bicycles')).body
+}, 60_000)
+afterAll(() => shop.close())
+
+const jobs = () => rack.flatMap((each) => each.brakes.flatMap(({ job }) => (job ? [job] : [])))
+
+describe('Lockside Hire', () => {
+  it('hangs twenty-odd bicycles, each brake one that can brake', () => {
+    expect(rack.length).toBe(LOCKSIDE.length)
+    expect(rack.length).toBeGreaterThan(20)
+    for (const { hardware } of LOCKSIDE.flatMap((each) => each.brakes)) expect(checkHardware(hardware).ok).toBe(true)
+  })
+
+  it('has jobs in every state: not begun, under way, released', () => {
+    expect(jobs().filter((job) => job.releasedAt).length).toBeGreaterThan(10)
+    expect(jobs().filter((job) => !job.releasedAt).length).toBeGreaterThan(5)
+    expect(jobs().some((job) => job.summary.nextSay === 'Next turn is ready.')).toBe(true)
+    for (const job of jobs().filter((each) => each.releasedAt)) expect(job.summary.nextSay).toMatch(/^Released by/)
+  })
+
+  it('waits with the story: a rear brake that rubs on the left, nothing done, an earlier visit to learn from', async () => {
+    const story = rack.find((each) => each.name === STORY.bicycle)?.brakes.find((each) => each.end === STORY.end)
+    expect(story?.job?.complaint).toContain('left')
+    const { body } = await shop.get(`jobs/${story?.job?.id}`)
+    expect(body.entries).toEqual([])
+    expect(body.visits).toHaveLength(1)
+    expect(body.visits[0].entries.length).toBeGreaterThan(20)
+    expect(body.state.next.step.id).toBe('wheel-seated')
+  })
+
+  it('prints a sheet for every job, titled with it', async () => {
+    const some = jobs()
+      .filter((job) => job.releasedAt)
+      .slice(0, 3)
+    for (const job of some) {
+      const bytes = await (await fetch(shop.url(`jobs/${job.id}/sheet.pdf?unit=in`))).arrayBuffer()
+      const pdf = await PDFDocument.load(bytes)
+      expect(pdf.getTitle()).toMatch(/^Job \d+ · \w+ \d+ · (front|rear)/)
+      expect(pdf.getPageCount()).toBeGreaterThan(1)
+    }
+    expect((await shop.get(`jobs/${some[0]?.id}/sheet.pdf?unit=furlong`)).status).toBe(400)
+  })
+})
+
+describe('a mechanic who does as told', () => {
+  const hardware = { family: 'linear-pull', end: 'rear', dimensions: {}, practiceSeed: 112 } as const
+
+  it('goes through the run sheet to release, every entry of it admitted in turn', () => {
+    const log = workedLog(hardware, '3', new Date('2026-03-01T09:00:00Z'))
+    expect(log.at(-1)).toMatchObject({ kind: 'release', initials: '3' })
+    expect(new Set(log.map((entry) => entry.id)).size).toBe(log.length)
+    expect([...log].map((entry) => entry.at)).toEqual([...log].map((entry) => entry.at).sort())
+    expect(log.filter((entry) => entry.kind === 'turn').length).toBeGreaterThan(0)
+  })
+
+  it('can be stopped anywhere', () => {
+    const log = workedLog(hardware, '3', new Date('2026-03-01T09:00:00Z'), { step: 'lever-match' })
+    expect(expectOk(openJob(hardware, log)).next.step.id).toBe('lever-match')
+    const turned = workedLog(hardware, '3', new Date(), { step: 'dial-in', turns: 1 })
+    expect(expectOk(openJob(hardware, turned)).next.kind).toBe('turn')
+    expect(turned.filter((entry) => entry.kind === 'confirm' && entry.step === 'squeezes')).toHaveLength(1)
+    expect(workedLog(hardware, '3', new Date(), { step: 'wheel-seated' })).toEqual([])
+  })
+})

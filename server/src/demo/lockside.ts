@@ -1,0 +1,335 @@
+import type { PartShape } from '@overhaul/core/drawer/part'
+import type { Dimension, End, Hardware } from '@overhaul/core/stand/hardware'
+import type { StopAt } from './mechanic.ts'
+
+/** Lockside Hire, a made-up canal-towpath hire shed. Everything here is invented; numbers, not people's names. */
+export interface DemoBicycle {
+  readonly name: string
+  readonly description: string
+  readonly brakes: readonly DemoBrake[]
+}
+
+export interface DemoBrake {
+  readonly hardware: Hardware
+  /** Jobs on this brake, oldest first. */
+  readonly jobs: readonly DemoJob[]
+}
+
+export interface DemoJob {
+  readonly complaint: string
+  readonly daysAgo: number
+  /** Where the work was laid down; done to the end where it is not given. */
+  readonly stopAt?: StopAt
+  readonly by: string
+  /** What the job is for, if it is more than adjusting. */
+  readonly work?: 'fit' | 'rub'
+}
+
+/** Laid down with the next turn on the screen, this many turns made. */
+const turning = (turns: number): StopAt => ({ step: 'dial-in', turns })
+
+const measured = (value: number, instrument = 'caliper'): Dimension => ({ value, provenance: 'measured', instrument })
+
+const linearPull = (end: End, practiceSeed: number, own: Readonly<Record<string, Dimension>> = {}): Hardware => ({
+  family: 'linear-pull',
+  end,
+  practiceSeed,
+  dimensions: { rimWidthMm: measured(24), tyreWidthMm: measured(37, 'rule'), ...own },
+})
+
+/** Newer dual-pivot calipers, short bolts and sleeve nuts, for the tourer’s older crown and bridge. */
+const caliper = (end: End, practiceSeed: number): Hardware => ({
+  family: 'dual-pivot',
+  end,
+  practiceSeed,
+  dimensions: {
+    caliperReachMm: measured(53, 'rule'),
+    beadSeatMm: { value: 622, provenance: 'maker', instrument: 'printed on the tyre' },
+    rimWidthMm: measured(20),
+    tyreWidthMm: measured(28, 'rule'),
+  },
+})
+
+const of = (
+  family: string,
+  end: End,
+  practiceSeed: number,
+  dimensions: Readonly<Record<string, Dimension>>,
+): Hardware => ({ family, end, practiceSeed, dimensions })
+
+const brake = (hardware: Hardware, ...jobs: readonly DemoJob[]): DemoBrake => ({ hardware, jobs })
+
+const WIDE = { rimWidthMm: measured(27), tyreWidthMm: measured(47, 'rule'), padStandoffMm: measured(26.5) }
+const NARROW = { rimWidthMm: measured(20), tyreWidthMm: measured(28, 'rule'), padStandoffMm: measured(30) }
+const SHORT_REACH = {
+  leverReachMm: measured(48, 'rule'),
+  leverFingerArmMm: measured(62, 'rule'),
+  beadSeatMm: measured(507, 'printed on the tyre'),
+}
+
+const weekly = (practiceSeed: number, end: End, daysAgo: number, stopAt?: StopAt): DemoBrake =>
+  brake(linearPull(end, practiceSeed), {
+    complaint: 'Weekly check',
+    daysAgo,
+    by: '3',
+    ...(stopAt && { stopAt }),
+  })
+
+/** The hire bicycle whose rear brake rubs left and bites late: nobody has begun on it. */
+export const STORY = { bicycle: 'Hire 07', end: 'rear' } as const
+
+export const LOCKSIDE: readonly DemoBicycle[] = [
+  { name: 'Hire 01', description: 'Step-through, 37-622', brakes: [weekly(101, 'front', 6), weekly(102, 'rear', 6)] },
+  {
+    name: 'Hire 02',
+    description: 'Step-through, 37-622',
+    brakes: [weekly(103, 'front', 5), weekly(104, 'rear', 5, turning(1))],
+  },
+  { name: 'Hire 03', description: 'Diamond frame, 37-622', brakes: [weekly(105, 'front', 4), weekly(106, 'rear', 4)] },
+  {
+    name: 'Hire 04',
+    description: 'Diamond frame, wide tyres, 47-622',
+    brakes: [
+      brake(linearPull('front', 107, WIDE), {
+        complaint: 'Lever comes near the bar',
+        daysAgo: 1,
+        stopAt: turning(1),
+        by: '3',
+      }),
+      brake(linearPull('rear', 108, WIDE), { complaint: 'Season check', daysAgo: 20, by: '5' }),
+    ],
+  },
+  { name: 'Hire 05', description: 'Step-through, 37-622', brakes: [weekly(109, 'front', 3), weekly(110, 'rear', 3)] },
+  {
+    name: 'Hire 06',
+    description: 'Diamond frame, narrow rims, 28-622',
+    brakes: [
+      brake(linearPull('front', 111, NARROW)),
+      brake(linearPull('rear', 112, NARROW), {
+        complaint: 'Squeals when wet',
+        daysAgo: 2,
+        stopAt: { step: 'pads-height' },
+        by: '5',
+      }),
+    ],
+  },
+  {
+    name: 'Hire 07',
+    description: 'Diamond frame, 37-622',
+    brakes: [
+      weekly(113, 'front', 2),
+      brake(
+        linearPull('rear', 267),
+        { complaint: 'Season check', daysAgo: 90, by: '5' },
+        {
+          complaint: 'Rubs on the left, bites late. Knocked over at the lock.',
+          daysAgo: 0,
+          stopAt: { step: 'wheel-seated' },
+          by: '3',
+        },
+      ),
+    ],
+  },
+  { name: 'Hire 08', description: 'Diamond frame, 37-622', brakes: [weekly(115, 'front', 9), weekly(116, 'rear', 9)] },
+  {
+    name: 'Hire 09',
+    description: 'Child’s bicycle, short reach, 47-507',
+    brakes: [
+      brake(linearPull('front', 117, SHORT_REACH), {
+        complaint: 'Small hands cannot reach',
+        daysAgo: 1,
+        stopAt: turning(1),
+        by: '3',
+      }),
+      brake(linearPull('rear', 118, SHORT_REACH)),
+    ],
+  },
+  { name: 'Hire 10', description: 'Step-through, 37-622', brakes: [weekly(119, 'front', 8), weekly(120, 'rear', 8)] },
+  {
+    name: 'Hire 11',
+    description: 'Step-through, 37-622',
+    brakes: [weekly(121, 'front', 7, { step: 'rim-sound' }), weekly(122, 'rear', 7)],
+  },
+  {
+    name: 'Hire 12',
+    description: 'Diamond frame, 37-622',
+    brakes: [weekly(123, 'front', 12), weekly(124, 'rear', 12)],
+  },
+  {
+    name: 'Hire 14',
+    description: 'Tandem, wide tyres, 47-622',
+    brakes: [brake(linearPull('front', 125, WIDE)), brake(linearPull('rear', 126, WIDE))],
+  },
+  { name: 'Hire 15', description: 'Step-through, 37-622', brakes: [weekly(127, 'front', 14), weekly(128, 'rear', 14)] },
+  {
+    name: 'Hire 16',
+    description: 'Step-through, 37-622',
+    brakes: [weekly(129, 'front', 13), weekly(130, 'rear', 13, { step: 'pads-toe' })],
+  },
+  {
+    name: 'Hire 17',
+    description: 'Diamond frame, 37-622',
+    brakes: [weekly(131, 'front', 11), weekly(132, 'rear', 11)],
+  },
+  {
+    name: 'Hire 18',
+    description: 'Diamond frame, 37-622',
+    brakes: [weekly(133, 'front', 10), weekly(134, 'rear', 10)],
+  },
+  {
+    name: 'Hire 19',
+    description: 'Child’s bicycle, 47-406',
+    brakes: [brake(linearPull('rear', 135, SHORT_REACH), { complaint: 'Weekly check', daysAgo: 10, by: '5' })],
+  },
+  {
+    name: 'Hire 20',
+    description: 'Cargo bicycle, rear wheel 47-559',
+    brakes: [
+      brake(linearPull('rear', 136, WIDE), {
+        complaint: 'Weak with load',
+        daysAgo: 3,
+        stopAt: { step: 'dial-in', measuring: true },
+        by: '3',
+      }),
+    ],
+  },
+  { name: 'Hire 21', description: 'Step-through, 37-622', brakes: [weekly(137, 'front', 15), weekly(138, 'rear', 15)] },
+  {
+    name: 'Hire 22',
+    description: 'Step-through, new this spring, 37-622',
+    brakes: [brake(linearPull('front', 139)), brake(linearPull('rear', 140))],
+  },
+  {
+    name: 'Folder 1',
+    description: 'Small-wheel folder, 37-349, dual-pivot calipers',
+    brakes: [
+      brake(of('dual-pivot', 'front', 161, { beadSeatMm: measured(349, 'printed on the tyre') }), {
+        complaint: 'One pad rubs; nobody knows which way its screw turns',
+        daysAgo: 1,
+        stopAt: turning(0),
+        by: '3',
+      }),
+      brake(of('dual-pivot', 'rear', 162, { beadSeatMm: measured(349, 'printed on the tyre') })),
+    ],
+  },
+  {
+    name: 'Cross 1',
+    description: 'Cyclo-cross bicycle, 35-622, cantilevers',
+    brakes: [
+      brake(of('cantilever', 'front', 163, { tyreWidthMm: measured(35, 'rule') }), {
+        complaint: 'Lever comes near the bar',
+        daysAgo: 2,
+        stopAt: turning(0),
+        by: '5',
+      }),
+      brake(of('cantilever', 'rear', 164, { tyreWidthMm: measured(35, 'rule') }), {
+        complaint: 'Season check',
+        daysAgo: 12,
+        by: '5',
+      }),
+    ],
+  },
+  {
+    name: 'Roadster 1',
+    description: 'Old roadster, 32-630, single-pivot and centre-pull',
+    brakes: [
+      brake(of('centre-pull', 'front', 165, { beadSeatMm: measured(630, 'printed on the tyre') }), {
+        complaint: 'Squeals',
+        daysAgo: 4,
+        stopAt: { step: 'pads-toe' },
+        by: '3',
+      }),
+      brake(of('single-pivot', 'rear', 166, { beadSeatMm: measured(630, 'printed on the tyre') }), {
+        complaint: 'Rubs on the right',
+        daysAgo: 4,
+        stopAt: turning(0),
+        by: '3',
+      }),
+    ],
+  },
+  {
+    name: 'Tourer 1',
+    description: 'Restored steel tourer, 1970s style; 630 wheels going to 622, 6 mm crown and bridge',
+    brakes: [
+      brake(caliper('front', 151), {
+        complaint: 'Fit the newer dual-pivot caliper to the crown; wheels go from 630 to 622',
+        daysAgo: 1,
+        by: '5',
+        work: 'fit',
+      }),
+      brake(caliper('rear', 152), {
+        complaint: 'Fit the newer dual-pivot caliper to the bridge; wheels go from 630 to 622',
+        daysAgo: 0,
+        stopAt: { step: 'wheel-seated' },
+        by: '5',
+        work: 'fit',
+      }),
+    ],
+  },
+]
+
+export type DemoPart = PartShape & { readonly count: number }
+
+const part = (
+  code: string,
+  kind: PartShape['kind'],
+  name: string,
+  dimensions: Readonly<Record<string, number>>,
+  count: number,
+  minimum = 0,
+  material = '',
+): DemoPart => ({ code, kind, name, dimensions, count, minimum, material })
+
+const sleeveNut = (shankMm: number, threadDepthMm: number, count: number): DemoPart =>
+  part(
+    `SN-${shankMm}`,
+    'sleeve-nut',
+    `Sleeve nut ${shankMm} mm`,
+    { shankMm, threadDepthMm, outerMm: 8, threadMm: 6 },
+    count,
+    2,
+    'steel',
+  )
+
+const concaveWasher = (radiusMm: number, thicknessMm: number, count: number): DemoPart =>
+  part(
+    `CW-${radiusMm}`,
+    'concave-washer',
+    `Concave washer R${radiusMm}`,
+    { radiusMm, thicknessMm, holeMm: 6.2 },
+    count,
+    4,
+  )
+
+/** The drawer of small parts. */
+export const DRAWER: readonly DemoPart[] = [
+  sleeveNut(10, 8, 5),
+  sleeveNut(13, 10, 3),
+  sleeveNut(16, 12, 4),
+  sleeveNut(20, 14, 1),
+  sleeveNut(25, 14, 2),
+  part(
+    'SN-18A',
+    'sleeve-nut',
+    'Sleeve nut 18 mm, light',
+    { shankMm: 18, threadDepthMm: 14, outerMm: 8, threadMm: 6 },
+    2,
+    0,
+    'aluminium',
+  ),
+  concaveWasher(8, 2.5, 8),
+  concaveWasher(10, 2.5, 6),
+  concaveWasher(18, 3, 3),
+  part('FW-1', 'flat-washer', 'Flat washer M6, 1 mm', { thicknessMm: 1, holeMm: 6.4, outerMm: 12 }, 40, 10),
+  part('FW-16', 'flat-washer', 'Flat washer M6, 1.6 mm', { thicknessMm: 1.6, holeMm: 6.4, outerMm: 12 }, 25, 10),
+  part('HN-6', 'hex-nut', 'Hex nut M6', { heightMm: 5, threadMm: 6, pitchMm: 1 }, 30, 10, 'steel'),
+  part('HN-6T', 'hex-nut', 'Hex nut M6, thin', { heightMm: 3.2, threadMm: 6, pitchMm: 1 }, 12, 0, 'steel'),
+  part('SP-5', 'spacer', 'Spacer 5 mm', { thicknessMm: 5, holeMm: 6.2 }, 10),
+  part('SH-P', 'shim', 'Paper, one layer', { thicknessMm: 0.1 }, 200),
+  part('SH-C', 'shim', 'Business card', { thicknessMm: 0.35 }, 20),
+  part('SH-B', 'shim', 'Bank card', { thicknessMm: 0.76 }, 2),
+  part('PD-70', 'pads', 'Pads, threaded post', { lengthMm: 70, heightMm: 10, thicknessMm: 12 }, 14, 8, 'alloy'),
+  part('PD-55', 'pads', 'Pads, cartridge', { lengthMm: 55, heightMm: 10, thicknessMm: 10 }, 3, 4, 'alloy'),
+  part('IN-17', 'cable', 'Inner for the rear', { lengthMm: 1700, diameterMm: 1.6 }, 12, 6),
+  part('HO-5', 'housing', 'Brake housing, a roll', { lengthMm: 10000, diameterMm: 5 }, 1, 1),
+]

@@ -1,0 +1,98 @@
+import { randomUUID } from 'node:crypto'
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { type Job, openJob } from '@overhaul/core/run-sheet/job'
+import { practiceGauge } from '@overhaul/core/simulate/practice'
+import type { Entry, EntryBody, RouteSegment } from '@overhaul/core/stand/entries'
+import type { End, Hardware } from '@overhaul/core/stand/hardware'
+import { findReading } from '@overhaul/core/stand/readings'
+
+const MOST_ACTS = 90
+const SECONDS_AN_ENTRY = 40
+
+/** Where a demo mechanic laid the work down: at this step, this many turns into the dial-in. */
+export interface StopAt {
+  readonly step: string
+  readonly turns?: number
+  /** In the dial-in: before the readings are taken, rather than with the next turn on the screen. */
+  readonly measuring?: true
+}
+
+/** How a cable lies on these invented bicycles. */
+const ROUTES: Readonly<Record<End, readonly RouteSegment[]>> = {
+  front: [{ kind: 'housing', lengthMm: 480, bendDeg: 120, radiusMm: 80, from: 'barrel', to: 'ferrule' }],
+  rear: [
+    { kind: 'housing', lengthMm: 420, bendDeg: 110, radiusMm: 90, from: 'barrel', to: 'ferrule' },
+    { kind: 'bare', lengthMm: 600 },
+    { kind: 'housing', lengthMm: 260, bendDeg: 120, radiusMm: 70, from: 'ferrule', to: 'ferrule' },
+  ],
+}
+
+/** What a mechanic who does as told would write at this point of a job. */
+function actOn(job: Job, by: string): readonly EntryBody[] {
+  const { next, state, hardware, dimensions } = job
+  const shown = practiceGauge(hardware, dimensions, state.standing) ?? {}
+  const take = (ids: readonly string[]): readonly EntryBody[] =>
+    ids.flatMap((reading): readonly EntryBody[] => {
+      const value = shown[reading]
+      return value === undefined ? [] : [{ kind: 'reading', reading, value, unit: findReading(reading)?.unit ?? '' }]
+    })
+  switch (next.kind) {
+    case 'mend':
+      return [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]
+    case 'plan':
+      return []
+    case 'confirm':
+      return [
+        ...(next.step.id === 'cable-run' ? [{ kind: 'route', segments: ROUTES[hardware.end] } as const] : []),
+        {
+          kind: 'confirm',
+          step: next.step.id,
+          ...(next.step.done.kind === 'confirmed' && next.step.done.count && { count: next.step.done.count }),
+        },
+      ]
+    case 'measure':
+      return take(next.readings.includes('gapLeft') ? [...next.readings, 'firstTouch'] : next.readings)
+    case 'turn':
+      return [
+        ...next.turn.moves.map(({ adjuster, amount, unit }): EntryBody => ({ kind: 'turn', adjuster, amount, unit })),
+        { kind: 'confirm', step: 'squeezes', count: 10 },
+      ]
+    case 'sign':
+      return [{ kind: 'release', initials: by }]
+    case 'stuck':
+      return [{ kind: 'skip', step: next.step.id, reason: next.say }]
+    case 'released':
+      return []
+  }
+}
+
+const laidDown = ({ next, state }: Job, { step, turns = 0, measuring }: StopAt): boolean =>
+  next.step.id === step &&
+  state.standing.filter((each) => each.kind === 'confirm' && each.step === 'squeezes').length >= turns &&
+  (step !== 'dial-in' || next.kind === (measuring ? 'measure' : 'turn'))
+
+/** A job's log as a demo mechanic leaves it, to the end or where it was laid down, on the brake's own simulated stand-in. */
+export function workedLog(
+  hardware: Hardware,
+  by: string,
+  startedAt: Date,
+  stopAt?: StopAt,
+  first: readonly EntryBody[] = [],
+): readonly Entry[] {
+  const log: Entry[] = []
+  const write = (bodies: readonly EntryBody[]) => {
+    for (const body of bodies) {
+      const at = new Date(startedAt.getTime() + log.length * SECONDS_AN_ENTRY * 1000).toISOString()
+      log.push({ ...body, id: randomUUID(), at, by, seq: log.length + 1 })
+    }
+  }
+  write(first)
+  for (let act = 0; act < MOST_ACTS; act += 1) {
+    const job = expectOk(openJob(hardware, log))
+    if (stopAt && laidDown(job, stopAt)) break
+    const bodies = actOn(job, by)
+    if (bodies.length === 0) break
+    write(bodies)
+  }
+  return log.map(({ seq: _, ...entry }) => entry as Entry)
+}

@@ -1,0 +1,222 @@
+import { randomUUID } from 'node:crypto'
+import { checkPart, countAfter, type Part, type PartShape } from '@overhaul/core/drawer/part'
+import type { CountedPart } from '@overhaul/core/drawer/rows'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { asc, desc, eq, sql } from 'drizzle-orm'
+import { jobs, moves, parts } from '../db/schema.ts'
+import { isTaken, type Statement, type Store } from '../db/store.ts'
+
+/** A part put in, taken or returned. */
+export interface Move {
+  /** Made by the client, so that a retry cannot take twice. */
+  readonly id: string
+  readonly partId: string
+  readonly delta: number
+  readonly jobId?: string
+  readonly why?: string
+  readonly by: string
+}
+
+export type MoveRow = typeof moves.$inferSelect
+
+/** What a file would do to the drawer. */
+export interface Restocking {
+  readonly added: readonly string[]
+  readonly changed: readonly string[]
+  readonly unchanged: readonly string[]
+}
+
+const STOCK_TAKE = 'stock count'
+
+/** The drawer of small parts. One process owns the data; writes queue, so that a count is true when it is judged. */
+export class Drawer {
+  private queue: Promise<unknown> = Promise.resolve()
+
+  constructor(private readonly store: Store) {}
+
+  async parts(): Promise<readonly Part[]> {
+    const count = sql<number>`coalesce(sum(${moves.delta}), 0)`
+    return this.store.db
+      .select({
+        id: parts.id,
+        code: parts.code,
+        kind: parts.kind,
+        name: parts.name,
+        dimensions: parts.dimensions,
+        material: parts.material,
+        minimum: parts.minimum,
+        count,
+      })
+      .from(parts)
+      .leftJoin(moves, eq(moves.partId, parts.id))
+      .groupBy(parts.id)
+      .orderBy(asc(parts.kind), asc(parts.name), asc(parts.code))
+  }
+
+  /** Moves, newest first: of one job, or of everything lately. */
+  movesOf(jobId: string | undefined, most = 200): Promise<readonly (MoveRow & { readonly name: string })[]> {
+    return this.store.db
+      .select({
+        id: moves.id,
+        partId: moves.partId,
+        delta: moves.delta,
+        jobId: moves.jobId,
+        why: moves.why,
+        by: moves.by,
+        at: moves.at,
+        name: parts.name,
+      })
+      .from(moves)
+      .innerJoin(parts, eq(parts.id, moves.partId))
+      .where(jobId === undefined ? undefined : eq(moves.jobId, jobId))
+      .orderBy(desc(moves.at), desc(sql`${moves}.rowid`))
+      .limit(most)
+  }
+
+  /** What a job holds of the drawer: taken less returned, by part. */
+  async heldBy(
+    jobId: string,
+  ): Promise<readonly { readonly partId: string; readonly name: string; readonly count: number }[]> {
+    const rows = await this.store.db
+      .select({ partId: moves.partId, name: parts.name, count: sql<number>`-sum(${moves.delta})` })
+      .from(moves)
+      .innerJoin(parts, eq(parts.id, moves.partId))
+      .where(eq(moves.jobId, jobId))
+      .groupBy(moves.partId)
+      .orderBy(asc(parts.name))
+    return rows.filter((each) => each.count > 0)
+  }
+
+  add(shape: PartShape, count: number, by: string): Promise<Outcome<Part>> {
+    return this.inTurn(async () => {
+      const checked = checkPart(shape)
+      if (!checked.ok) return checked
+      const part: Part = { ...checked.value, id: randomUUID(), count }
+      const { count: _, ...row } = part
+      try {
+        await this.store.write([
+          this.store.db.insert(parts).values(row),
+          ...(count > 0 ? [this.store.db.insert(moves).values(this.stockTake(part.id, count, by))] : []),
+        ])
+      } catch (error) {
+        if (!isTaken(error)) throw error
+        return refuse(
+          'code-taken',
+          'code',
+          `The code “${shape.code}” belongs to another part. Accepted: one that is free.`,
+        )
+      }
+      return ok(part)
+    })
+  }
+
+  change(id: string, change: Partial<PartShape>): Promise<Outcome<Part>> {
+    return this.inTurn(async () => {
+      const part = (await this.parts()).find((each) => each.id === id)
+      if (!part) return refuse('no-such-part', 'id', `There is no part “${id}” in the drawer.`)
+      const { id: _, count, ...shape } = part
+      const checked = checkPart({ ...shape, ...change })
+      if (!checked.ok) return checked
+      try {
+        await this.store.db.update(parts).set(checked.value).where(eq(parts.id, id))
+      } catch (error) {
+        if (!isTaken(error)) throw error
+        return refuse('code-taken', 'code', `The code “${checked.value.code}” belongs to another part.`)
+      }
+      return ok({ ...checked.value, id, count })
+    })
+  }
+
+  /** Moves parts, all or none; those already made change nothing. */
+  move(
+    wanted: readonly Move[],
+  ): Promise<Outcome<{ readonly accepted: readonly string[]; readonly known: readonly string[] }>> {
+    return this.inTurn(async () => {
+      const { db } = this.store
+      const known = new Set((await db.select({ id: moves.id }).from(moves)).map((each) => each.id))
+      const fresh = wanted.filter((each) => !known.has(each.id))
+      const stock = new Map((await this.parts()).map((part) => [part.id, part]))
+      const held = new Map<string, number>()
+      for (const { partId, delta, jobId } of fresh) {
+        const part = stock.get(partId)
+        if (!part) return refuse('no-such-part', 'partId', `There is no part “${partId}” in the drawer.`)
+        const after = countAfter(part, delta)
+        if (!after.ok) return after
+        if (jobId !== undefined) {
+          const left = await this.checkJob(jobId, part, delta, held)
+          if (!left.ok) return left
+        }
+        stock.set(partId, { ...part, count: after.value })
+      }
+      const at = new Date().toISOString()
+      const rows = fresh.map(({ jobId = null, why = '', ...each }) => ({ ...each, jobId, why, at }))
+      if (rows.length > 0) await db.insert(moves).values(rows)
+      return ok({
+        accepted: fresh.map((each) => each.id),
+        known: wanted.filter((each) => known.has(each.id)).map((each) => each.id),
+      })
+    })
+  }
+
+  /** A job returns only what it took. */
+  private async checkJob(jobId: string, part: Part, delta: number, held: Map<string, number>): Promise<Outcome<true>> {
+    const [job] = await this.store.db.select().from(jobs).where(eq(jobs.id, jobId))
+    if (!job) return refuse('no-such-job', 'jobId', `There is no job “${jobId}”.`)
+    const key = `${jobId} ${part.id}`
+    const now = held.get(key) ?? (await this.heldBy(jobId)).find((each) => each.partId === part.id)?.count ?? 0
+    const after = now - delta
+    if (after < 0)
+      return refuse(
+        'not-taken',
+        'delta',
+        `Job ${job.number} has ${now} × ${part.name}; ${delta} cannot come back from it.`,
+      )
+    held.set(key, after)
+    return ok(true)
+  }
+
+  /** Brings parts and counts to what a file says. Parts it does not name stay as they are. */
+  restock(rows: readonly CountedPart[], by: string, dryRun: boolean): Promise<Restocking> {
+    return this.inTurn(async () => {
+      const { db } = this.store
+      const byCode = new Map((await this.parts()).map((part) => [part.code, part]))
+      const report = { added: [] as string[], changed: [] as string[], unchanged: [] as string[] }
+      const writes = rows.flatMap(({ part, count }): readonly Statement[] => {
+        const now = byCode.get(part.code)
+        const row = { ...part, id: now?.id ?? randomUUID() }
+        const delta = count - (now?.count ?? 0)
+        const counted = delta === 0 ? [] : [db.insert(moves).values(this.stockTake(row.id, delta, by))]
+        if (!now) {
+          report.added.push(part.code)
+          return [db.insert(parts).values(row), ...counted]
+        }
+        const { id, count: _, ...shape } = now
+        const same = JSON.stringify(sorted(shape)) === JSON.stringify(sorted(part))
+        report[same && delta === 0 ? 'unchanged' : 'changed'].push(part.code)
+        return [...(same ? [] : [db.update(parts).set(part).where(eq(parts.id, id))]), ...counted]
+      })
+      if (!dryRun) await this.store.write(writes)
+      return report
+    })
+  }
+
+  private stockTake(partId: string, delta: number, by: string) {
+    return { id: randomUUID(), partId, delta, jobId: null, why: STOCK_TAKE, by, at: new Date().toISOString() }
+  }
+
+  private inTurn<T>(act: () => Promise<T>): Promise<T> {
+    const turn = this.queue.then(act)
+    this.queue = turn.catch(() => undefined)
+    return turn
+  }
+}
+
+/** A part with its fields in one order, so that two can be compared. */
+const sorted = ({ code, kind, name, material, minimum, dimensions }: PartShape) => [
+  code,
+  kind,
+  name,
+  material,
+  minimum,
+  Object.entries(dimensions).sort(([a], [b]) => a.localeCompare(b)),
+]

@@ -1,0 +1,87 @@
+import { UNITS } from '@overhaul/core/quantity/quantity'
+import { ENTRY_KINDS, type Entry, type EntryKind } from '@overhaul/core/stand/entries'
+import Joi from 'joi'
+
+const WORD = Joi.string().min(1).max(80)
+const UNIT = Joi.string().valid(...Object.keys(UNITS), '')
+
+const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
+  reading: {
+    reading: WORD.required(),
+    value: Joi.alternatives(Joi.number(), Joi.string().max(20)).required(),
+    unit: UNIT.required(),
+    instrument: Joi.string().max(60).allow(''),
+  },
+  turn: {
+    adjuster: WORD.required(),
+    amount: Joi.number().required(),
+    unit: Joi.string().valid('turn', 'mm', 'hole').required(),
+    endReached: Joi.boolean(),
+  },
+  swap: { part: WORD.required(), to: Joi.string().max(200).allow('').required() },
+  confirm: { step: WORD.required(), count: Joi.number().integer().min(1).max(1000) },
+  skip: { step: WORD.required(), reason: Joi.string().max(500).allow('').required() },
+  plan: {
+    plan: WORD.required(),
+    to: WORD.required(),
+    parts: Joi.array()
+      .items(
+        Joi.object({
+          name: Joi.string().min(1).max(120).required(),
+          count: Joi.number().integer().min(1).max(100).required(),
+          partId: Joi.string().max(80),
+        }),
+      )
+      .max(20)
+      .required(),
+    acknowledged: Joi.array().items(WORD).max(20).required(),
+  },
+  route: {
+    segments: Joi.array()
+      .items(
+        Joi.object({
+          kind: Joi.string().valid('housing', 'bare').required(),
+          lengthMm: Joi.number().greater(0).max(3000).required(),
+          bendDeg: Joi.number().min(0).max(720),
+          radiusMm: Joi.number().greater(0).max(1000),
+          from: Joi.string().valid('ferrule', 'bare', 'barrel'),
+          to: Joi.string().valid('ferrule', 'bare', 'barrel'),
+        }),
+      )
+      .min(1)
+      .max(20)
+      .required(),
+  },
+  torque: { fastener: WORD.required(), valueNm: Joi.number().required() },
+  correction: { strikes: WORD.required(), why: Joi.string().max(500).allow('') },
+  note: { text: Joi.string().max(5000).allow('').required() },
+  release: { initials: Joi.string().max(60).allow('').required() },
+}
+
+const schemaOf = (kind: EntryKind) =>
+  Joi.object({
+    id: Joi.string().uuid().required(),
+    at: Joi.string().isoDate().required(),
+    by: Joi.string().min(1).max(40).required(),
+    device: Joi.string().max(60),
+    basedOn: Joi.number().integer().min(0),
+    kind: Joi.string().valid(kind).required(),
+    ...BODIES[kind],
+  })
+
+const ENTRY = Joi.alternatives().conditional('.kind', {
+  switch: ENTRY_KINDS.map((kind) => ({ is: kind, then: schemaOf(kind) })),
+  otherwise: Joi.object({
+    kind: Joi.string()
+      .valid(...ENTRY_KINDS)
+      .required(),
+  }).unknown(),
+})
+
+export const MOST_ENTRIES = 200
+
+/** One entry or an array of them, as a client sends them: without `seq`, which is the server's to give. */
+export const ENTRIES = Joi.alternatives<Entry | Entry[]>().conditional(Joi.array(), {
+  then: Joi.array().items(ENTRY).min(1).max(MOST_ENTRIES),
+  otherwise: ENTRY,
+})

@@ -1,0 +1,135 @@
+import { randomUUID } from 'node:crypto'
+import { runLine } from '@overhaul/core/run-sheet/next'
+import type { Entry } from '@overhaul/core/stand/entries'
+import { and, desc, eq, isNull, sql } from 'drizzle-orm'
+import { type Request, type Response, Router } from 'express'
+import Joi from 'joi'
+import { HttpFault, notFound, orThrow } from '../app/fault.ts'
+import { validate } from '../app/validate.ts'
+import { brakes, jobs } from '../db/schema.ts'
+import { isTaken, type Store } from '../db/store.ts'
+import type { Drawer } from '../drawer/drawer.ts'
+import { ENTRIES } from './entry-schema.ts'
+import { type Ledger, summaryOf, workedJob } from './ledger.ts'
+import type { Streams } from './stream.ts'
+
+const NEW_JOB = Joi.object<{ brakeId: string; complaint?: string }>({
+  brakeId: Joi.string().required(),
+  complaint: Joi.string().max(1000).allow(''),
+})
+const LENGTH = Joi.object<{ unit: 'mm' | 'in' }>({ unit: Joi.string().valid('mm', 'in').default('mm') })
+
+const seqOf = (text: unknown): number => {
+  const seq = Number(text ?? 0)
+  if (Number.isInteger(seq) && seq >= 0) return seq
+  throw new HttpFault(400, {
+    code: 'invalid',
+    field: 'after',
+    message: `after is “${text}”. Accepted: the number of the last entry seen, 0 or more.`,
+  })
+}
+
+type JobRequest = Request<{ id: string }>
+
+/** Jobs and their logs. */
+export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer: Drawer): Router {
+  const router = Router()
+  const { db } = store
+
+  router.get('/', async (request, response) => {
+    const { brakeId } = validate(Joi.object<{ brakeId?: string }>({ brakeId: Joi.string() }), request.query, 'query')
+    response.json(
+      await db
+        .select()
+        .from(jobs)
+        .where(brakeId ? eq(jobs.brakeId, brakeId) : undefined)
+        .orderBy(desc(jobs.number)),
+    )
+  })
+
+  router.post('/', async (request, response) => {
+    const { brakeId, complaint = '' } = validate(NEW_JOB, request.body)
+    const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
+    if (!brake)
+      throw notFound('unknown-brake', 'brakeId', `There is no brake “${brakeId}”: a job needs a brake to work on.`)
+    const id = randomUUID()
+    const insert = db.insert(jobs).values({
+      id,
+      number: sql`(SELECT coalesce(max(number), 100) + 1 FROM jobs)`,
+      brakeId,
+      complaint,
+      openedAt: new Date().toISOString(),
+      summary: summaryOf(workedJob({ hardware: brake.hardware, entries: [], learnt: {} })),
+    })
+    const [row] = await insert.returning().catch(async (error) => {
+      const [open] = await db
+        .select()
+        .from(jobs)
+        .where(and(eq(jobs.brakeId, brakeId), isNull(jobs.releasedAt)))
+      if (!isTaken(error) || !open) throw error
+      const message = `Job ${open.number} is still open on this brake.`
+      throw new HttpFault(409, { code: 'job-open', field: 'brakeId', message })
+    })
+    response.status(201).json(row)
+  })
+
+  router.get('/:id', async (request: JobRequest, response: Response) => {
+    const open = await ledger.open(request.params.id)
+    const { job, bicycle, hardware, visits, entries } = open
+    const worked = orThrow(workedJob(open))
+    const { state, advice, next } = worked
+    response.json({
+      job,
+      bicycle,
+      hardware,
+      visits,
+      entries,
+      parts: await drawer.heldBy(request.params.id),
+      state: {
+        readings: state.readings,
+        confirmed: state.confirmed,
+        adjusters: state.adjusters,
+        school: state.school,
+        stations: runLine(worked, advice),
+        next,
+      },
+    })
+  })
+
+  router.get('/:id/entries', async (request: JobRequest, response: Response) => {
+    const after = seqOf(request.query.after)
+    const { entries } = await ledger.open(request.params.id)
+    response.json(entries.filter((entry) => (entry.seq ?? 0) > after))
+  })
+
+  router.post('/:id/entries', async (request: JobRequest, response: Response) => {
+    const body = validate(ENTRIES, request.body)
+    const { id } = request.params
+    const appended = orThrow(await ledger.append(id, Array.isArray(body) ? body : [body as Entry]))
+    streams.publish(id, appended.entries)
+    response
+      .status(appended.accepted.length > 0 ? 201 : 200)
+      .json({ accepted: appended.accepted, known: appended.known })
+  })
+
+  router.get('/:id/stream', async (request: JobRequest, response: Response) => {
+    const after = seqOf(request.headers['last-event-id'] ?? request.query.after)
+    const { entries } = await ledger.open(request.params.id)
+    streams.open(
+      request.params.id,
+      response,
+      entries.filter((entry) => (entry.seq ?? 0) > after),
+    )
+  })
+
+  router.get('/:id/sheet.pdf', async (request: JobRequest, response: Response) => {
+    const { unit } = validate(LENGTH, { unit: request.query.unit ?? 'mm' }, 'unit')
+    const open = await ledger.open(request.params.id)
+    const { sheetPdf } = await import('./sheet-pdf.ts')
+    const pdf = await sheetPdf(open, await drawer.heldBy(request.params.id), unit)
+    response.setHeader('Content-Disposition', `inline; filename="job-${open.job.number}.pdf"`)
+    response.type('application/pdf').send(pdf)
+  })
+
+  return router
+}

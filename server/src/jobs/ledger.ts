@@ -1,0 +1,220 @@
+import type { Learnt } from '@overhaul/core/dial-in/layout'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { firstRefusal } from '@overhaul/core/run-sheet/admit'
+import { type Job, learntFrom, openJob, type Visit } from '@overhaul/core/run-sheet/job'
+import { runLine } from '@overhaul/core/run-sheet/next'
+import type { Entry } from '@overhaul/core/stand/entries'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { and, asc, desc, eq, isNotNull, lt } from 'drizzle-orm'
+import { notFound } from '../app/fault.ts'
+import { bicycles, brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
+import type { Store } from '../db/store.ts'
+
+/** A job held in memory while it is worked on: its hardware, its log, and what earlier visits left. */
+export interface OpenJob {
+  readonly job: typeof jobs.$inferSelect
+  readonly bicycle: typeof bicycles.$inferSelect
+  readonly hardware: Hardware
+  readonly visits: readonly Visit[]
+  /** What those visits taught: worked out once, as they cannot change. */
+  readonly learnt: Learnt
+  readonly entries: Entry[]
+  readonly ids: Set<string>
+}
+
+export interface Appended {
+  readonly accepted: readonly string[]
+  readonly known: readonly string[]
+  /** The accepted entries as they now stand in the log. */
+  readonly entries: readonly Entry[]
+}
+
+const HELD = 64
+/** Earlier visits that a brake's prior is learnt from. */
+const MOST_VISITS = 3
+const SUMMARY_REST_MS = 300
+const SUMMARY_LATEST_MS = 3000
+
+/** Appends to jobs' logs, in order and once, and keeps the rack's summaries. One process, so memory is the truth's copy. */
+export class Ledger {
+  private readonly held = new Map<string, Promise<OpenJob>>()
+  private readonly queues = new Map<string, Promise<unknown>>()
+  private readonly summaries = new Map<string, { readonly timer: NodeJS.Timeout; readonly since: number }>()
+
+  constructor(private readonly store: Store) {}
+
+  open(jobId: string): Promise<OpenJob> {
+    const held = this.held.get(jobId)
+    this.held.delete(jobId)
+    const opening = held ?? this.load(jobId)
+    this.held.set(jobId, opening)
+    if (!held) opening.catch(() => this.held.delete(jobId))
+    if (this.held.size > HELD) this.dropIdle(jobId)
+    return opening
+  }
+
+  /** Lets go of the job longest untouched that nobody is writing to. */
+  private dropIdle(keep: string): void {
+    for (const id of this.held.keys()) {
+      if (id === keep || this.queues.has(id)) continue
+      this.held.delete(id)
+      return
+    }
+  }
+
+  private async load(jobId: string): Promise<OpenJob> {
+    const { db } = this.store
+    const [row] = await db
+      .select({ job: jobs, brake: brakes, bicycle: bicycles })
+      .from(jobs)
+      .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
+      .innerJoin(bicycles, eq(bicycles.id, brakes.bicycleId))
+      .where(eq(jobs.id, jobId))
+    if (!row) throw notFound('unknown-job', 'id', `There is no job “${jobId}”.`)
+    const log = await this.logOf(jobId)
+    const earlier = await db
+      .select()
+      .from(jobs)
+      .where(and(eq(jobs.brakeId, row.brake.id), isNotNull(jobs.releasedAt), lt(jobs.number, row.job.number)))
+      .orderBy(desc(jobs.number))
+      .limit(MOST_VISITS)
+    const visits = await Promise.all(
+      earlier.reverse().map(async ({ id }) => ({ hardware: row.brake.hardware, entries: await this.logOf(id) })),
+    )
+    return {
+      job: row.job,
+      bicycle: row.bicycle,
+      hardware: row.brake.hardware,
+      visits,
+      learnt: learntFrom(visits),
+      entries: log,
+      ids: new Set(log.map((entry) => entry.id)),
+    }
+  }
+
+  private async logOf(jobId: string): Promise<Entry[]> {
+    const rows = await this.store.db.select().from(entries).where(eq(entries.jobId, jobId)).orderBy(asc(entries.seq))
+    return rows.map(({ entry, seq }) => ({ ...entry, seq }))
+  }
+
+  /** One append at a time per job: the order of the log is the order of arrival. */
+  append(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
+    const before = this.queues.get(jobId) ?? Promise.resolve()
+    const turn = before.then(() => this.appendNow(jobId, incoming))
+    const settled = turn.catch(() => undefined)
+    this.queues.set(jobId, settled)
+    settled.then(() => {
+      if (this.queues.get(jobId) === settled) this.queues.delete(jobId)
+    })
+    return turn
+  }
+
+  private async appendNow(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
+    const open = await this.open(jobId)
+    const checked = this.check(open, incoming)
+    if (!checked.ok) return checked
+    const { fresh, known } = checked.value
+    if (fresh.length > 0) {
+      const written = await this.write(open, fresh)
+      if (!written.ok) return written
+      open.entries.push(...fresh)
+      for (const entry of fresh) open.ids.add(entry.id)
+      this.summariseSoon(jobId)
+    }
+    return ok({ accepted: fresh.map((entry) => entry.id), known, entries: fresh })
+  }
+
+  /** One statement writes them all, so that all stand or none; a release also closes the job. */
+  private async write(open: OpenJob, fresh: readonly Entry[]): Promise<Outcome<true>> {
+    const { db } = this.store
+    const rows = fresh.map(({ seq = 0, ...entry }) => ({
+      id: entry.id,
+      jobId: open.job.id,
+      seq,
+      entry: entry as Entry,
+    }))
+    const insert = db.insert(entries).values(rows)
+    const release = fresh.find((entry) => entry.kind === 'release')
+    const released = release && { releasedAt: release.at }
+    try {
+      await this.store.write(
+        released ? [insert, db.update(jobs).set(released).where(eq(jobs.id, open.job.id))] : [insert],
+      )
+    } catch (error) {
+      const taken = await this.takenElsewhere(fresh)
+      if (taken) return refuse('id-taken', 'id', `The entry id ${taken} belongs to another job.`)
+      throw error
+    }
+    if (released) Object.assign(open.job, released)
+    return ok(true)
+  }
+
+  /** Entries not in the log yet, with their places in it; one refusal refuses all. */
+  private check(open: OpenJob, incoming: readonly Entry[]): Outcome<{ fresh: Entry[]; known: string[] }> {
+    const seen = new Set(open.ids)
+    const known: string[] = []
+    const places: number[] = []
+    for (const [place, { id }] of incoming.entries()) {
+      if (seen.has(id)) known.push(id)
+      else places.push(place)
+      seen.add(id)
+    }
+    const last = open.entries.at(-1)?.seq ?? 0
+    const fresh = places.map((place, index) => ({ ...(incoming[place] as Entry), seq: last + index + 1 }))
+    const refused = firstRefusal(open.hardware, open.entries, fresh, open.learnt)
+    if (!refused) return ok({ fresh, known })
+    const { code, field, message } = refused.error
+    return refuse(code, incoming.length > 1 ? `${places[refused.index]}.${field}` : field, message)
+  }
+
+  private async takenElsewhere(fresh: readonly Entry[]): Promise<string | undefined> {
+    for (const { id } of fresh) {
+      const [row] = await this.store.db.select({ id: entries.id }).from(entries).where(eq(entries.id, id))
+      if (row) return row.id
+    }
+    return undefined
+  }
+
+  /** The summary waits until the hand rests, though never for long: it costs a piece of advice. */
+  private summariseSoon(jobId: string): void {
+    const waiting = this.summaries.get(jobId)
+    if (waiting) clearTimeout(waiting.timer)
+    const since = waiting?.since ?? Date.now()
+    const delay = Math.max(0, Math.min(SUMMARY_REST_MS, since + SUMMARY_LATEST_MS - Date.now()))
+    const timer = setTimeout(() => {
+      this.summaries.delete(jobId)
+      this.summarise(jobId).catch((error) => console.error(error))
+    }, delay)
+    this.summaries.set(jobId, { timer, since })
+  }
+
+  private async summarise(jobId: string): Promise<void> {
+    const open = await this.open(jobId)
+    const summary = summaryOf(workedJob(open))
+    await this.store.db.update(jobs).set({ summary }).where(eq(jobs.id, jobId))
+  }
+
+  /** Writes every summary still waiting; called before the store closes. */
+  async flush(): Promise<void> {
+    const waiting = [...this.summaries.keys()]
+    for (const { timer } of this.summaries.values()) clearTimeout(timer)
+    this.summaries.clear()
+    for (const jobId of waiting) await this.summarise(jobId)
+  }
+}
+
+/** An open job worked out from its log. */
+export const workedJob = ({
+  hardware,
+  entries,
+  learnt,
+}: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): Outcome<Job> => openJob(hardware, entries, learnt)
+
+export function summaryOf(job: Outcome<Job>): JobSummary {
+  if (!job.ok) return { stations: [], nextSay: job.error.message }
+  const { advice, next } = job.value
+  const stations = runLine(job.value, advice)
+  if (next.kind === 'turn') return { stations, nextSay: 'Next turn is ready.' }
+  if (next.kind === 'mend') return { stations, nextSay: next.say }
+  return { stations, nextSay: next.kind === 'released' ? `Released by ${next.release.initials}.` : next.step.say }
+}
