@@ -1,0 +1,166 @@
+import { type ReactNode, useEffect, useState } from 'react'
+import { createPortal } from 'react-dom'
+import { NavLink, Outlet, useLocation } from 'react-router'
+import styled from 'styled-components'
+import { useOutbox } from '../data/outbox.ts'
+import { changeSettings, useSettings, useSheet } from './settings.ts'
+import { GlobalStyle, phone, upright } from './theme.ts'
+
+const Page = styled.div`
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+  ${upright} {
+    height: auto;
+    min-height: 100%;
+  }
+`
+const Head = styled.header`
+  display: flex;
+  align-items: center;
+  gap: 26px;
+  min-height: 48px;
+  padding: 0 24px;
+  border-bottom: 1px solid var(--rule);
+  flex-wrap: wrap;
+  font: 500 18px/1 var(--label);
+  letter-spacing: 0.02em;
+  ${phone} {
+    gap: 0 14px;
+    padding: 0 16px;
+  }
+  @media print {
+    display: none;
+  }
+  nav {
+    display: flex;
+    gap: 12px;
+  }
+  nav a,
+  nav span {
+    min-height: 48px;
+    min-width: 44px;
+    display: inline-flex;
+    align-items: center;
+    justify-content: center;
+    text-decoration: none;
+    border-bottom: 3px solid transparent;
+    border-top: 3px solid transparent;
+  }
+  nav a.active {
+    border-bottom-color: var(--ink);
+    font-weight: 600;
+  }
+`
+const Name = styled.b`
+  font: 600 25px/1 var(--label);
+`
+const Subject = styled.span`
+  margin-left: auto;
+  color: var(--slate);
+  font-size: 17px;
+  ${phone} {
+    margin-left: 0;
+    flex: 1 0 60%;
+  }
+`
+const Switch = styled.button`
+  all: unset;
+  cursor: pointer;
+  min-height: 44px;
+  min-width: 44px;
+  display: inline-grid;
+  place-items: center;
+  color: var(--slate);
+  &:focus-visible {
+    outline: 3px solid var(--predicted);
+  }
+  b {
+    color: var(--ink);
+    font-weight: 600;
+  }
+`
+const Unsent = styled.p`
+  padding: 8px 24px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--wash);
+  b {
+    color: var(--recheck);
+  }
+`
+
+const SUBJECT = 'shell-subject'
+
+/** What the open page is about, set into the head of the sheet. */
+export function SubjectLine({ children }: { children: ReactNode }) {
+  const [place, setPlace] = useState<Element | null>(null)
+  useEffect(() => setPlace(document.getElementById(SUBJECT)), [])
+  return place && createPortal(children, place)
+}
+
+/** The head of the sheet and the room below it. */
+export function Shell() {
+  const sheet = useSheet()
+  const { length } = useSettings()
+  const { pathname } = useLocation()
+  const onStand = pathname.startsWith('/stand/')
+  useEffect(() => {
+    document.documentElement.dataset.sheet = sheet
+    document.querySelector('meta[name=theme-color]')?.setAttribute('content', sheet === 'night' ? '#131B23' : '#F3F0E7')
+  }, [sheet])
+  return (
+    <Page>
+      <GlobalStyle />
+      <Head>
+        <Name>overhaul</Name>
+        <nav aria-label="Rooms">
+          <NavLink to="/" end>
+            Rack
+          </NavLink>
+          {onStand && (
+            <NavLink to={pathname} aria-current="page">
+              Stand
+            </NavLink>
+          )}
+          <NavLink to="/drawer">Drawer</NavLink>
+          <NavLink to="/handbook">Handbook</NavLink>
+        </nav>
+        <Subject id={SUBJECT} />
+        <Switch
+          type="button"
+          aria-label={`lengths in ${length === 'mm' ? 'millimetres' : 'inches'}, switch`}
+          onClick={() => changeSettings({ length: length === 'mm' ? 'in' : 'mm' })}
+        >
+          <span>
+            {length === 'mm' ? <b>mm</b> : 'mm'} | {length === 'in' ? <b>in</b> : 'in'}
+          </span>
+        </Switch>
+        <Switch
+          type="button"
+          aria-label={sheet === 'night' ? 'day sheet' : 'night sheet'}
+          onClick={() => changeSettings({ sheet: sheet === 'night' ? 'day' : 'night' })}
+        >
+          {sheet === 'night' ? 'day' : 'night'}
+        </Switch>
+      </Head>
+      <OutboxLine />
+      <Outlet />
+    </Page>
+  )
+}
+
+/** Says so when something written here has not reached the workshop's log yet. */
+function OutboxLine() {
+  const { waiting, away } = useOutbox()
+  const unsent = waiting.filter((each) => !each.refused).length
+  if (!away) return null
+  return (
+    <Unsent role="status">
+      <b>The workshop’s server does not answer.</b>{' '}
+      {unsent === 0
+        ? 'Nothing is waiting.'
+        : `${unsent} ${unsent === 1 ? 'entry waits' : 'entries wait'} on this screen`}
+      {unsent > 0 && ' and will be sent when it is back; a reload keeps them.'}
+    </Unsent>
+  )
+}

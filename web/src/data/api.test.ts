@@ -1,0 +1,44 @@
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { ApiFault, Away, api } from './api.ts'
+
+const answer = (status: number, body: unknown) => vi.stubGlobal('fetch', async () => Response.json(body, { status }))
+afterEach(() => vi.unstubAllGlobals())
+
+describe('asking the server', () => {
+  it('gives what it answers', async () => {
+    answer(200, [{ id: 'a' }])
+    expect(await api.rack()).toEqual([{ id: 'a' }])
+  })
+
+  it('a refusal keeps its sentence', async () => {
+    answer(404, { error: { code: 'unknown-job', field: 'id', message: 'There is no job “x”.' } })
+    const refused = await api.job('x').catch((error) => error)
+    expect(refused).toBeInstanceOf(ApiFault)
+    expect(refused).toMatchObject({ status: 404, message: 'There is no job “x”.', fault: { code: 'unknown-job' } })
+  })
+
+  it.each([
+    ['no answer', () => Promise.reject(new TypeError('failed'))],
+    [
+      'a broken server',
+      async () => Response.json({ error: { code: 'internal', field: '', message: 'Broken.' } }, { status: 500 }),
+    ],
+    ['something else in between', async () => new Response('<html>', { status: 502 })],
+    ['a refusal nobody worded', async () => new Response('', { status: 400 })],
+  ])('%s means away: nothing is lost', async (_, respond) => {
+    vi.stubGlobal('fetch', respond)
+    expect(await api.append('job', []).catch((error) => error)).toBeInstanceOf(Away)
+  })
+
+  it('sends a body only where there is one', async () => {
+    const calls: RequestInit[] = []
+    vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+      calls.push(init)
+      return Response.json({})
+    })
+    await api.entriesAfter('job', 3)
+    await api.newJob('brake', 'rubs')
+    expect(calls[0]).not.toHaveProperty('body')
+    expect(JSON.parse(String(calls[1]?.body))).toEqual({ brakeId: 'brake', complaint: 'rubs' })
+  })
+})

@@ -1,0 +1,127 @@
+import type { Part, PartShape } from '@overhaul/core/drawer/part'
+import type { BadRow } from '@overhaul/core/drawer/rows'
+import type { Fault } from '@overhaul/core/outcome/outcome'
+import type { Visit } from '@overhaul/core/run-sheet/job'
+import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { Entry } from '@overhaul/core/stand/entries'
+import type { End, Hardware } from '@overhaul/core/stand/hardware'
+
+/** A refusal from the server, with its sentence. */
+export class ApiFault extends Error {
+  constructor(
+    readonly status: number,
+    readonly fault: Fault,
+  ) {
+    super(fault.message)
+  }
+}
+
+/** The server did not answer at all. */
+export class Away extends Error {}
+
+const PATIENCE_MS = 8000
+
+async function call<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body !== undefined && {
+        headers: { 'Content-Type': type },
+        body: type === 'application/json' ? JSON.stringify(body) : (body as string),
+      }),
+    })
+  } catch {
+    throw new Away('The workshop’s server does not answer. What you write here is kept and sent when it is back.')
+  }
+  const answer: unknown = await response.json().catch(() => undefined)
+  if (response.ok) return answer as T
+  const fault = (answer as { error?: Fault } | undefined)?.error
+  if (!fault || response.status >= 500) throw new Away(fault?.message ?? `The server answered ${response.status}.`)
+  throw new ApiFault(response.status, fault)
+}
+
+export interface JobRow {
+  readonly id: string
+  readonly number: number
+  readonly brakeId: string
+  readonly complaint: string
+  readonly openedAt: string
+  readonly releasedAt: string | null
+  readonly summary: { readonly stations: readonly StationStatus[]; readonly nextSay: string }
+}
+
+export interface RackBicycle {
+  readonly id: string
+  readonly name: string
+  readonly description: string
+  readonly brakes: readonly {
+    readonly id: string
+    readonly end: End
+    readonly family: string
+    readonly job: JobRow | null
+  }[]
+}
+
+export interface HeldPart {
+  readonly partId: string
+  readonly name: string
+  readonly count: number
+}
+
+export interface PartMove {
+  readonly id: string
+  readonly partId: string
+  readonly delta: number
+  readonly jobId: string | null
+  readonly why: string
+  readonly by: string
+  readonly at: string
+  readonly name: string
+}
+
+export interface NewMove {
+  readonly id: string
+  readonly partId: string
+  readonly delta: number
+  readonly jobId?: string
+  readonly why?: string
+  readonly by: string
+}
+
+/** What a file would do, or did. */
+export interface FileReport {
+  readonly dryRun: boolean
+  readonly added: readonly string[]
+  readonly changed: readonly string[]
+  readonly unchanged: readonly string[]
+  readonly bad: readonly BadRow[]
+}
+
+export interface JobRecord {
+  readonly job: JobRow
+  readonly bicycle: { readonly id: string; readonly name: string; readonly description: string }
+  readonly hardware: Hardware
+  readonly visits: readonly Visit[]
+  readonly entries: readonly Entry[]
+}
+
+export const api = {
+  rack: () => call<readonly RackBicycle[]>('GET', 'bicycles'),
+  job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
+  entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),
+  append: (id: string, entries: readonly Entry[]) =>
+    call<{ accepted: readonly string[]; known: readonly string[] }>('POST', `jobs/${id}/entries`, entries),
+  newBicycle: (name: string, description: string) => call<{ id: string }>('POST', 'bicycles', { name, description }),
+  newBrake: (bicycleId: string, hardware: Hardware) => call<{ id: string }>('POST', 'brakes', { bicycleId, hardware }),
+  drawer: () => call<readonly Part[]>('GET', 'drawer'),
+  newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),
+  changePart: (id: string, change: Partial<PartShape>) => call<Part>('PATCH', `drawer/${id}`, change),
+  moveParts: (moves: readonly NewMove[]) =>
+    call<{ accepted: readonly string[]; known: readonly string[] }>('POST', 'drawer/moves', moves),
+  moves: (jobId?: string) => call<readonly PartMove[]>('GET', `drawer/moves${jobId ? `?jobId=${jobId}` : ''}`),
+  drawerFile: (text: string, by: string, dryRun: boolean) =>
+    call<FileReport>('POST', `drawer/drawer.csv?dryRun=${dryRun}&by=${encodeURIComponent(by)}`, text, 'text/csv'),
+  newJob: (brakeId: string, complaint: string) => call<JobRow>('POST', 'jobs', { brakeId, complaint }),
+}

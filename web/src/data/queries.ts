@@ -1,0 +1,46 @@
+import type { Entry } from '@overhaul/core/stand/entries'
+import { QueryClient, useQuery } from '@tanstack/react-query'
+import { ApiFault, api, type JobRecord } from './api.ts'
+import { lastWithoutGap, mergeEntries } from './merge.ts'
+
+/** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      networkMode: 'always',
+      staleTime: 5000,
+      retry: (count, error) => !(error instanceof ApiFault) && count < 3,
+    },
+    mutations: { networkMode: 'always' },
+  },
+})
+
+const RACK = ['rack'] as const
+const jobKey = (id: string) => ['job', id] as const
+
+export const useRack = () => useQuery({ queryKey: RACK, queryFn: api.rack, refetchInterval: 10_000 })
+
+export const useJobRecord = (id: string) =>
+  useQuery({ queryKey: jobKey(id), queryFn: () => api.job(id), staleTime: Number.POSITIVE_INFINITY })
+
+export const refreshRack = () => queryClient.invalidateQueries({ queryKey: RACK })
+
+/** Adds entries heard of to a job's record; what was known already changes nothing. */
+export function heard(jobId: string, entries: readonly Entry[]): void {
+  queryClient.setQueryData<JobRecord>(jobKey(jobId), (record) => {
+    if (!record) return record
+    const known = new Set(record.entries.map(({ id }) => id))
+    const fresh = entries.filter(({ id }) => !known.has(id))
+    return fresh.length === 0 ? record : { ...record, entries: mergeEntries(record.entries, fresh) }
+  })
+}
+
+/** Fetches what a job's record still lacks. */
+export async function catchUp(jobId: string): Promise<void> {
+  const record = queryClient.getQueryData<JobRecord>(jobKey(jobId))
+  if (record) heard(jobId, await api.entriesAfter(jobId, lastWithoutGap(record.entries)))
+  await refreshRack()
+}
+
+export const knownLast = (jobId: string): number =>
+  lastWithoutGap(queryClient.getQueryData<JobRecord>(jobKey(jobId))?.entries ?? [])

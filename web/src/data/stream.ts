@@ -1,0 +1,54 @@
+import type { Entry } from '@overhaul/core/stand/entries'
+import { useEffect } from 'react'
+import { catchUp, heard, knownLast } from './queries.ts'
+
+const SILENCE_MS = 30_000
+const AGAIN_MS = 1500
+
+/** Listens to a job's log while its screen is in sight; opens again after silence, from the last entry known. */
+export function useJobStream(jobId: string, ready: boolean): void {
+  useEffect(() => {
+    if (!ready) return
+    let source: EventSource | undefined
+    let watch: ReturnType<typeof setTimeout> | undefined
+
+    const stop = () => {
+      source?.close()
+      source = undefined
+      clearTimeout(watch)
+    }
+    const again = (after: number) => {
+      clearTimeout(watch)
+      watch = setTimeout(start, after)
+    }
+    const start = () => {
+      stop()
+      if (document.hidden) return
+      source = new EventSource(`/api/jobs/${jobId}/stream?after=${knownLast(jobId)}`)
+      source.addEventListener('entry', (event) => {
+        heard(jobId, [JSON.parse((event as MessageEvent<string>).data) as Entry])
+        again(SILENCE_MS)
+      })
+      source.addEventListener('beat', () => again(SILENCE_MS))
+      source.onerror = () => {
+        stop()
+        again(AGAIN_MS)
+      }
+      again(SILENCE_MS)
+    }
+    const onSight = () => {
+      if (document.hidden) stop()
+      else {
+        catchUp(jobId).catch(() => undefined)
+        start()
+      }
+    }
+
+    start()
+    document.addEventListener('visibilitychange', onSight)
+    return () => {
+      document.removeEventListener('visibilitychange', onSight)
+      stop()
+    }
+  }, [jobId, ready])
+}

@@ -1,0 +1,70 @@
+import type { Fault } from '@overhaul/core/outcome/outcome'
+import { firstRefusal } from '@overhaul/core/run-sheet/admit'
+import { type Job, learntFrom, openJob } from '@overhaul/core/run-sheet/job'
+import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
+import { useMemo } from 'react'
+import { useSettings } from '../app/settings.ts'
+import type { JobRecord } from './api.ts'
+import { deviceId, newId } from './ids.ts'
+import { mergeEntries } from './merge.ts'
+import { put, useOutbox, type Waiting } from './outbox.ts'
+import { useJobRecord } from './queries.ts'
+import { useJobStream } from './stream.ts'
+
+/** A job on this screen: its record, everything worked out from it, and the one way to write to it. */
+export interface OpenJob {
+  readonly record: JobRecord
+  readonly job: Job
+  /** Entries of this job still to be sent, or refused. */
+  readonly waiting: readonly Waiting[]
+  /** Writes entries, all or nothing, and answers with the first refusal. */
+  readonly write: (bodies: readonly EntryBody[]) => Fault | undefined
+}
+
+export type JobState =
+  | { readonly status: 'loading' }
+  | { readonly status: 'failed'; readonly error: Error }
+  | { readonly status: 'open'; readonly open: OpenJob }
+
+export function useJob(jobId: string): JobState {
+  const query = useJobRecord(jobId)
+  const { waiting: outbox } = useOutbox()
+  const { by } = useSettings()
+  useJobStream(jobId, query.data !== undefined)
+  const record = query.data
+
+  const waiting = useMemo(() => outbox.filter((each) => each.jobId === jobId), [outbox, jobId])
+  const learnt = useMemo(() => learntFrom(record?.visits ?? []), [record?.visits])
+  const entries = useMemo(
+    () =>
+      mergeEntries(
+        record?.entries ?? [],
+        waiting.flatMap(({ entry, refused }) => (refused ? [] : [entry])),
+      ),
+    [record?.entries, waiting],
+  )
+  const worked = useMemo(() => record && openJob(record.hardware, entries, learnt), [record, entries, learnt])
+
+  if (query.error && !record) return { status: 'failed', error: query.error }
+  if (!record || !worked) return { status: 'loading' }
+  if (!worked.ok) return { status: 'failed', error: new Error(worked.error.message) }
+  const job = worked.value
+
+  const write = (bodies: readonly EntryBody[]): Fault | undefined => {
+    const made = bodies.map(
+      (body): Entry => ({
+        ...body,
+        id: newId(),
+        at: new Date().toISOString(),
+        by,
+        device: deviceId(),
+        basedOn: job.state.lastSeq,
+      }),
+    )
+    const refused = firstRefusal(record.hardware, entries, made, learnt)
+    if (refused) return refused.error
+    put(jobId, made).catch((error) => console.error(error))
+    return undefined
+  }
+  return { status: 'open', open: { record, job, waiting, write } }
+}

@@ -1,0 +1,92 @@
+import { DRAWER_COLUMNS } from '@overhaul/core/drawer/rows'
+import { useMutation } from '@tanstack/react-query'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
+import { api, type FileReport } from '../data/api.ts'
+import { refreshDrawer } from '../data/drawer.ts'
+import { Complaint, Label, Press, Slate, Table } from '../ui/parts.tsx'
+
+const Panel = styled.section`
+  border-top: 3px solid var(--ink);
+  border-bottom: 1px solid var(--rule);
+  padding: 12px 0 16px;
+  display: grid;
+  gap: 12px;
+`
+
+/** Reads a CSV into the drawer: tried first, with every bad row named, and written only when the hand says so. */
+export function DrawerFile({ onClose }: { onClose: () => void }) {
+  const { by } = useSettings()
+  const [text, setText] = useState<string>()
+  const read = useMutation({
+    mutationFn: ({ file, dryRun }: { file: string; dryRun: boolean }) => api.drawerFile(file, by, dryRun),
+    onSuccess: (report) => (report.dryRun ? undefined : refreshDrawer()),
+  })
+  const report = read.data
+  return (
+    <Panel aria-label="Read a CSV">
+      <Label>Read a CSV</Label>
+      <Slate style={{ overflowWrap: 'anywhere' }}>
+        One part a row, by its code. Columns: {DRAWER_COLUMNS.join(', ')}. Counts are set to what the file says; parts
+        it does not name stay as they are.
+      </Slate>
+      <input
+        type="file"
+        aria-label="CSV file"
+        accept=".csv,text/csv"
+        style={{ minHeight: 44 }}
+        onChange={async (event) => {
+          const file = await event.target.files?.[0]?.text()
+          setText(file)
+          if (file !== undefined) read.mutate({ file, dryRun: true })
+        }}
+      />
+      {read.error && <Complaint>{read.error.message}</Complaint>}
+      {report && <Report report={report} />}
+      <div style={{ display: 'flex', gap: 10 }}>
+        {report?.dryRun && text !== undefined && report.added.length + report.changed.length > 0 && (
+          <Press go isDisabled={read.isPending} onPress={() => read.mutate({ file: text, dryRun: false })}>
+            {report.bad.length > 0 ? 'Write the good rows' : 'Write them'}
+          </Press>
+        )}
+        <Press quiet onPress={onClose}>
+          {report && !report.dryRun ? 'Done' : 'Back'}
+        </Press>
+      </div>
+    </Panel>
+  )
+}
+
+function Report({ report }: { report: FileReport }) {
+  const { dryRun, added, changed, unchanged, bad } = report
+  return (
+    <>
+      <p role="status">
+        {dryRun ? 'The file would' : 'The file did'} add {added.length}, change {changed.length} and leave{' '}
+        {unchanged.length} as they are; {bad.length} {bad.length === 1 ? 'row is' : 'rows are'} bad
+        {dryRun ? '. Nothing is written yet.' : '.'}
+      </p>
+      {bad.length > 0 && (
+        <Table>
+          <thead>
+            <tr>
+              <th>line</th>
+              <th>column</th>
+              <th>what is wrong</th>
+            </tr>
+          </thead>
+          <tbody>
+            {bad.slice(0, 100).map(({ line, field, message }) => (
+              <tr key={`${line} ${field}`}>
+                <td>{line}</td>
+                <td>{field}</td>
+                <td>{message}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      )}
+    </>
+  )
+}

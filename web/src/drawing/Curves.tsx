@@ -1,0 +1,201 @@
+import { scaleLinear } from 'd3-scale'
+import { line } from 'd3-shape'
+import { type PointerEvent, useId, useRef } from 'react'
+import { underFinger } from './under-finger.ts'
+
+export interface CurvePoint {
+  readonly x: number
+  readonly y: number
+}
+
+export interface Panel {
+  /** What is drawn, with its unit. */
+  readonly title: string
+  readonly lines: readonly { readonly points: readonly CurvePoint[]; readonly label?: string }[]
+  /** Where y is well: between these. */
+  readonly band?: readonly [number, number]
+  /** The value under the marker, said beside the title. */
+  readonly value?: string
+}
+
+interface Props {
+  readonly label: string
+  readonly panels: readonly Panel[]
+  readonly xTitle: string
+  /** Spans of x that are good. */
+  readonly good?: readonly (readonly [number, number])[]
+  /** Where the marker stands. */
+  readonly at?: number | undefined
+  readonly valueText: string
+  readonly onDrag?: (x: number) => void
+}
+
+const WIDTH = 462
+const EDGE = { left: 46, right: 16 }
+const HEAD = 30
+const FOOT = 46
+const GAP = 10
+const TEXT = { fontSize: 15, fontWeight: 500 } as const
+const SLATE = { ...TEXT, style: { fill: 'var(--slate)' } }
+
+/** The point of a line nearest to an x. */
+const nearest = (points: readonly CurvePoint[], at: number): CurvePoint | undefined =>
+  points.reduce<CurvePoint | undefined>(
+    (best, each) => (best && Math.abs(best.x - at) <= Math.abs(each.x - at) ? best : each),
+    undefined,
+  )
+
+/** Curves over one x, one above the other, with axes in real units; the good span marked, dragged along x where that means something. */
+export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag }: Props) {
+  const svg = useRef<SVGSVGElement>(null)
+  const clip = useId()
+  const plot = panels.length > 1 ? 84 : 118
+  const step = HEAD + plot + GAP
+  const height = panels.length * step - GAP + FOOT
+  const xs = panels.flatMap((panel) => panel.lines.flatMap(({ points }) => points.map((each) => each.x)))
+  const [low, high] = [Math.min(...xs), Math.max(...xs)]
+  const x = scaleLinear([low, high], [EDGE.left, WIDTH - EDGE.right])
+  const drag = (event: PointerEvent) => {
+    const under = underFinger(event, svg.current, WIDTH)
+    if (under !== undefined) onDrag?.(Math.min(high, Math.max(low, x.invert(under))))
+  }
+  const foot = height - FOOT
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      width="100%"
+      role="img"
+      aria-label={`${label}: ${valueText}`}
+      style={{ touchAction: onDrag ? 'pan-y' : 'auto', cursor: onDrag ? 'ew-resize' : 'default', maxWidth: 560 }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        drag(event)
+      }}
+      onPointerMove={drag}
+    >
+      {panels.map((panel, index) => (
+        <g key={panel.title} transform={`translate(0,${index * step})`}>
+          <PanelDrawing panel={panel} x={x} plot={plot} at={at} good={good} clip={`${clip}-${index}`} />
+        </g>
+      ))}
+      {x.ticks(6).map((each) => (
+        <text key={each} x={x(each)} y={foot + 18} textAnchor="middle" {...SLATE}>
+          {each}
+        </text>
+      ))}
+      <text x={WIDTH - EDGE.right} y={height - 8} textAnchor="end" {...TEXT}>
+        {xTitle}
+      </text>
+    </svg>
+  )
+}
+
+interface PanelProps {
+  readonly panel: Panel
+  readonly x: (value: number) => number
+  readonly plot: number
+  readonly at: number | undefined
+  readonly good: NonNullable<Props['good']>
+  readonly clip: string
+}
+
+function PanelDrawing({ panel: { title, lines, band, value }, x, plot, at, good, clip }: PanelProps) {
+  const ys = [...lines.flatMap(({ points }) => points.map((each) => each.y)), ...(band ?? [])]
+  const [top, floor] = [HEAD, HEAD + plot]
+  const y = scaleLinear([Math.min(0, ...ys), Math.max(0, ...ys)], [floor, top]).nice(4)
+  const right = WIDTH - EDGE.right
+  const path = line<CurvePoint>(
+    (each) => x(each.x),
+    (each) => y(each.y),
+  )
+  return (
+    <>
+      <clipPath id={clip}>
+        <rect x={EDGE.left} y={top - 4} width={right - EDGE.left} height={plot + 8} />
+      </clipPath>
+      <text x={0} y={18} fontSize="16" fontWeight="600">
+        {title}
+      </text>
+      {value && (
+        <text x={right} y={18} textAnchor="end" fontSize="18" fontWeight="600">
+          {value}
+        </text>
+      )}
+      {good.map(([from, to]) => (
+        <g key={from}>
+          <rect x={x(from)} y={top} width={Math.max(1, x(to) - x(from))} height={plot} fill="var(--wash)" />
+          <path
+            d={`M${x(from) + 7},${top}H${x(from)}V${floor}H${x(from) + 7}M${x(to) - 7},${top}H${x(to)}V${floor}H${x(to) - 7}`}
+            fill="none"
+            stroke="var(--in)"
+            strokeWidth="2.2"
+          />
+        </g>
+      ))}
+      {band && (
+        <>
+          <rect
+            x={EDGE.left}
+            y={y(band[1])}
+            width={right - EDGE.left}
+            height={y(band[0]) - y(band[1])}
+            fill="var(--wash)"
+          />
+          <path
+            d={`M${EDGE.left},${y(band[0])}H${right}M${EDGE.left},${y(band[1])}H${right}`}
+            stroke="var(--in)"
+            strokeWidth="2.2"
+          />
+        </>
+      )}
+      <path d={`M${EDGE.left},${top}V${floor}H${right}`} stroke="var(--ink)" fill="none" />
+      {y.ticks(3).map((each) => (
+        <g key={each}>
+          <line x1={EDGE.left - 4} x2={EDGE.left} y1={y(each)} y2={y(each)} stroke="var(--ink)" />
+          <text x={EDGE.left - 8} y={y(each) + 5} textAnchor="end" {...SLATE}>
+            {each}
+          </text>
+        </g>
+      ))}
+      {lines.map(({ points, label }, index) => {
+        const last = points.at(-1)
+        return (
+          <g key={label ?? 'line'} clipPath={`url(#${clip})`}>
+            <path
+              d={path([...points]) ?? ''}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="2.2"
+              {...(index > 0 && { strokeDasharray: '7 5' })}
+            />
+            {label && last && (
+              <text x={x(last.x) - 4} y={y(last.y) + (index > 0 ? 18 : -8)} textAnchor="end" {...TEXT}>
+                {label}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      {at !== undefined && <path d={`M${x(at)},${top}V${floor}`} stroke="var(--slate)" strokeDasharray="3 3" />}
+      {at !== undefined &&
+        lines.map(({ points, label }) => {
+          const near = nearest(points, at)
+          return (
+            near && (
+              <rect
+                key={label ?? 'line'}
+                x={x(near.x) - 6}
+                y={y(near.y) - 6}
+                width={12}
+                height={12}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+                strokeWidth="2.4"
+              />
+            )
+          )
+        })}
+    </>
+  )
+}

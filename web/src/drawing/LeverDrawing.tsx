@@ -1,0 +1,117 @@
+import type { Window } from '@overhaul/core/stand/windows'
+import { scaleLinear } from 'd3-scale'
+import { memo, type PointerEvent, useRef } from 'react'
+import { type Shape as MarkName, MarkShape } from './Mark.tsx'
+import { underFinger } from './under-finger.ts'
+
+interface Props {
+  readonly reachMm: number
+  /** Finger travel of the blade as drawn now, mm. */
+  readonly travelMm: number
+  readonly biteMm: number | undefined
+  readonly biteMark: MarkName
+  readonly expectedBiteMm: number | undefined
+  readonly window: Window | undefined
+  readonly show: (mm: number) => string
+  readonly tick: (mm: number) => string
+  readonly onTravel: (mm: number) => void
+  readonly onLetGo: () => void
+}
+
+const WIDTH = 770
+const HEIGHT = 118
+
+/** The lever from the side: the bar, the blade, where it bites. Drag the blade to squeeze. */
+export const LeverDrawing = memo(function LeverDrawing(props: Props) {
+  const { reachMm, travelMm, biteMm, biteMark, expectedBiteMm, window, show, tick, onTravel, onLetGo } = props
+  const svg = useRef<SVGSVGElement>(null)
+  const x = scaleLinear([0, Math.max(65, reachMm + 5)], [110, 562])
+  const middle = 52
+  const blade = x(reachMm - travelMm)
+  const share = biteMm === undefined ? '' : ` · ${Math.round((100 * biteMm) / reachMm)} %`
+
+  const drag = (event: PointerEvent) => {
+    const at = underFinger(event, svg.current, WIDTH)
+    if (at !== undefined) onTravel(Math.min(reachMm, Math.max(0, reachMm - x.invert(at))))
+  }
+
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width="100%"
+      height="100%"
+      role="img"
+      aria-label={`The lever: reach ${show(reachMm)}`}
+    >
+      <circle cx={94} cy={middle} r={15} fill="url(#hatch-metal)" stroke="var(--ink)" strokeWidth="1.8" />
+      <text x={94} y={middle + 42} textAnchor="middle" fontSize="16" fontWeight="500">
+        bar
+      </text>
+      <line x1={x(0)} x2={x(reachMm)} y1={middle + 14} y2={middle + 14} stroke="var(--ink)" />
+      {x.ticks(13).map((mm) => (
+        <g key={mm} transform={`translate(${x(mm)},${middle + 14})`}>
+          {mm <= reachMm && <line y2={mm % 10 === 0 ? 9 : 5} stroke="var(--ink)" />}
+          {mm % 20 === 0 && mm <= reachMm - 4 && (
+            <text y={26} textAnchor="middle" fontSize="15" fontWeight="500" style={{ fill: 'var(--slate)' }}>
+              {tick(mm)}
+            </text>
+          )}
+        </g>
+      ))}
+      {window && (
+        <path
+          d={`M${x(reachMm - window.high) + 7},${middle - 24}h-7V${middle + 13}M${x(reachMm - window.low) - 7},${middle - 24}h7V${middle + 13}`}
+          fill="none"
+          stroke="var(--in)"
+          strokeWidth="2.2"
+        />
+      )}
+      {expectedBiteMm !== undefined && (
+        <g transform={`translate(${x(reachMm - expectedBiteMm)},${middle - 4})`}>
+          <MarkShape shape="predicted" r={7} />
+        </g>
+      )}
+      {biteMm !== undefined && (
+        <g transform={`translate(${x(reachMm - biteMm)},${middle - 4})`}>
+          <MarkShape shape={biteMark} />
+          <text y={-30} textAnchor="middle" fontSize="16" fontWeight="500">
+            first touch {show(biteMm)}
+            {share}
+          </text>
+        </g>
+      )}
+      <path
+        d={`M${blade},${middle - 34}q10,30 -2,52`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="8"
+        strokeLinecap="round"
+      />
+      <text x={x(reachMm) + 20} y={middle + 4} fontSize="16" fontWeight="500">
+        blade at rest {show(reachMm)}
+      </text>
+      <text
+        x={WIDTH - 24}
+        y={HEIGHT - 14}
+        textAnchor="end"
+        fontSize="15"
+        style={{ fill: 'var(--slate)', fontFamily: 'var(--text)' }}
+      >
+        hold Space or drag the blade to squeeze
+      </text>
+      <rect
+        x={blade - 26}
+        y={4}
+        width={52}
+        height={84}
+        fill="transparent"
+        style={{ cursor: 'ew-resize', touchAction: 'none' }}
+        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+        onPointerMove={drag}
+        onPointerUp={onLetGo}
+        onPointerCancel={onLetGo}
+      />
+    </svg>
+  )
+})

@@ -1,0 +1,102 @@
+import type { Mark as MarkName } from '@overhaul/core/run-sheet/job'
+
+export type Shape = MarkName | 'predicted' | 'draft' | 'skipped'
+
+const WORDS: Readonly<Record<Shape, string>> = {
+  in: 'in its window',
+  low: 'too low',
+  high: 'too high',
+  recheck: 'look again',
+  unmeasured: 'not measured',
+  'left-out': 'not on this job’s sheet',
+  predicted: 'expected',
+  draft: 'not saved yet',
+  skipped: 'skipped',
+}
+
+export const markWords = (shape: Shape): string => WORDS[shape]
+
+/** A state shape, drawn about the origin: shape first, colour second. `r` is its half-size. */
+export function MarkShape({ shape, r = 8 }: { shape: Shape; r?: number }) {
+  switch (shape) {
+    case 'in':
+      return (
+        <g>
+          <rect x={-0.6 * r} y={-0.6 * r} width={1.2 * r} height={1.2 * r} fill="var(--in)" />
+          <path
+            d={`M${-0.72 * r},${-r}H${-r}V${r}H${-0.72 * r}M${0.72 * r},${-r}H${r}V${r}H${0.72 * r}`}
+            fill="none"
+            stroke="var(--in)"
+            strokeWidth="1.8"
+          />
+        </g>
+      )
+    case 'low':
+      return (
+        <path
+          d={`M${-0.8 * r},${-r}L${r},0L${-0.8 * r},${r}Z`}
+          fill="var(--sheet)"
+          stroke="var(--out)"
+          strokeWidth="2.4"
+        />
+      )
+    case 'high':
+      return (
+        <path
+          d={`M${0.8 * r},${-r}L${-r},0L${0.8 * r},${r}Z`}
+          fill="var(--sheet)"
+          stroke="var(--out)"
+          strokeWidth="2.4"
+        />
+      )
+    case 'recheck':
+      return (
+        <g>
+          <rect
+            x={-0.8 * r}
+            y={-0.8 * r}
+            width={1.6 * r}
+            height={1.6 * r}
+            fill="var(--sheet)"
+            stroke="var(--recheck)"
+            strokeWidth="2"
+          />
+          <path d={`M${-0.8 * r},${0.8 * r}V${-0.8 * r}L${0.8 * r},${0.8 * r}Z`} fill="var(--recheck)" />
+        </g>
+      )
+    case 'unmeasured':
+      return <circle r={0.85 * r} fill="var(--sheet)" stroke="var(--slate)" strokeWidth="2" strokeDasharray="2.4 3" />
+    case 'left-out':
+      return <circle r={0.3 * r} fill="var(--rule)" />
+    case 'predicted':
+      return (
+        <path d={`M0,${-r}L${r},0L0,${r}L${-r},0Z`} fill="var(--sheet)" stroke="var(--predicted)" strokeWidth="2.2" />
+      )
+    case 'draft':
+      return (
+        <path
+          d={`M0,${-r}V${r}M${-0.7 * r},${-r}H${0.7 * r}M${-0.7 * r},${r}H${0.7 * r}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2"
+        />
+      )
+    case 'skipped':
+      return <path d={`M${-0.8 * r},0H${0.8 * r}`} fill="none" stroke="var(--recheck)" strokeWidth="3" />
+  }
+}
+
+/** A state shape on its own, with its meaning for those who do not see it. */
+export function Mark({ shape, size = 22, label }: { shape: Shape; size?: number; label?: string }) {
+  return (
+    <svg
+      width={size}
+      height={size}
+      viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`}
+      role="img"
+      aria-label={label ?? markWords(shape)}
+    >
+      <MarkShape shape={shape} r={size / 2 - 2} />
+    </svg>
+  )
+}

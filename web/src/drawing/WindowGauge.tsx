@@ -1,0 +1,122 @@
+import type { Window } from '@overhaul/core/stand/windows'
+import { scaleLinear } from 'd3-scale'
+import { type PointerEvent, useRef } from 'react'
+import { type Shape as MarkName, MarkShape } from './Mark.tsx'
+import { underFinger } from './under-finger.ts'
+
+export interface GaugeProps {
+  readonly label: string
+  readonly low: number
+  readonly high: number
+  readonly window: Window | undefined
+  /** Whether the window is drawn; not where no setting satisfies it, and only its walls stand. */
+  readonly bracket: boolean
+  readonly value: number | undefined
+  readonly sd: number
+  readonly mark: MarkName
+  readonly expected: number | undefined
+  readonly earlier: readonly number[]
+  readonly draft: number | undefined
+  readonly tick: (value: number) => string
+  readonly valueText: string
+  /** Called with the value under the finger while it drags. */
+  readonly onDrag?: (value: number) => void
+}
+
+const WIDTH = 256
+const HEIGHT = 54
+const LINE = 33
+
+/** One picture for every measured thing: walls, window, the reading with its uncertainty, what the next turn gives. */
+export function WindowGauge(props: GaugeProps) {
+  const { label, low, high, window, bracket, value, sd, mark, expected, earlier, draft, tick, valueText, onDrag } =
+    props
+  const svg = useRef<SVGSVGElement>(null)
+  const scale = scaleLinear([low, high], [10, WIDTH - 10])
+  const x = (each: number) => scale(Math.min(high, Math.max(low, each)))
+  const ticks = scale.ticks(6)
+
+  const drag = (event: PointerEvent) => {
+    const at = underFinger(event, svg.current, WIDTH)
+    if (at !== undefined) onDrag?.(scale.invert(at))
+  }
+
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width="100%"
+      height="100%"
+      role="img"
+      aria-label={`${label}: ${valueText}`}
+      style={{
+        maxWidth: 380,
+        maxHeight: 80,
+        justifySelf: 'center',
+        cursor: onDrag ? 'ew-resize' : 'default',
+        touchAction: onDrag ? 'pan-y' : 'auto',
+      }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        drag(event)
+      }}
+      onPointerMove={drag}
+    >
+      {window?.wallLow !== undefined && window.wallLow > low && (
+        <Wall from={x(low)} to={x(window.wallLow)} edge={x(window.wallLow)} />
+      )}
+      {window?.wallHigh !== undefined && window.wallHigh < high && (
+        <Wall from={x(window.wallHigh)} to={x(high)} edge={x(window.wallHigh)} />
+      )}
+      <line x1={10} x2={WIDTH - 10} y1={LINE} y2={LINE} stroke="var(--ink)" />
+      {ticks.map((each, index) => (
+        <g key={each} transform={`translate(${scale(each)},${LINE})`}>
+          <line y2={5} stroke="var(--ink)" />
+          {index % 2 === 0 && (
+            <text y={18} textAnchor="middle" fontSize="15" fontWeight="500" style={{ fill: 'var(--slate)' }}>
+              {tick(each)}
+            </text>
+          )}
+        </g>
+      ))}
+      {window && bracket && (
+        <path
+          d={`M${x(window.low) + 7},6H${x(window.low)}V${LINE}M${x(window.high) - 7},6H${x(window.high)}V${LINE}`}
+          fill="none"
+          stroke="var(--in)"
+          strokeWidth="2.2"
+        />
+      )}
+      {earlier.slice(-6).map((each, index) => (
+        <line key={index} x1={x(each)} x2={x(each)} y1={LINE - 8} y2={LINE} stroke="var(--slate)" strokeWidth="2" />
+      ))}
+      {expected !== undefined && (
+        <g transform={`translate(${x(expected)},20)`}>
+          <MarkShape shape="predicted" r={7} />
+        </g>
+      )}
+      {value !== undefined && (
+        <g>
+          <line x1={x(value - sd)} x2={x(value + sd)} y1={20} y2={20} stroke="var(--slate)" strokeWidth="2" />
+          <g transform={`translate(${x(value)},20)`}>
+            <MarkShape shape={mark} r={7.5} />
+          </g>
+        </g>
+      )}
+      {draft !== undefined && (
+        <g transform={`translate(${x(draft)},18)`}>
+          <MarkShape shape="draft" r={11} />
+        </g>
+      )}
+    </svg>
+  )
+}
+
+function Wall({ from, to, edge }: { from: number; to: number; edge: number }) {
+  return (
+    <g>
+      <rect x={from} y={11} width={Math.max(0, to - from)} height={LINE - 11} fill="url(#hatch-wall)" />
+      <line x1={edge} x2={edge} y1={9} y2={LINE + 2} stroke="var(--ink)" strokeWidth="1.6" />
+    </g>
+  )
+}

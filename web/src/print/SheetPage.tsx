@@ -1,0 +1,153 @@
+import { jobSheet } from '@overhaul/core/sheet/job-sheet'
+import { format } from 'date-fns'
+import { useParams } from 'react-router'
+import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
+import { useHeld } from '../data/drawer.ts'
+import { useJob } from '../data/use-job.ts'
+import { Mark } from '../drawing/Mark.tsx'
+import { Cautions, Label, Press, Slate, Table } from '../ui/parts.tsx'
+
+const Paper = styled.main`
+  max-width: 900px;
+  padding: 24px;
+  display: grid;
+  gap: 18px;
+  h1 {
+    font: 600 30px/1.1 var(--label);
+  }
+  @media print {
+    padding: 0;
+    font-size: 10.5pt;
+  }
+`
+const NoPrint = styled.div`
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  @media print {
+    display: none;
+  }
+`
+
+/** The job sheet to print: what was found, every turn, readings before and after, cautions, release. */
+export default function SheetPage() {
+  const { jobId = '' } = useParams()
+  const { length } = useSettings()
+  const state = useJob(jobId)
+  const parts = useHeld(jobId)
+  if (state.status === 'loading') return <Paper>Fetching the job…</Paper>
+  if (state.status === 'failed') return <Paper>{state.error.message}</Paper>
+  const { record, job } = state.open
+  const sheet = jobSheet(
+    job,
+    {
+      jobNumber: record.job.number,
+      bicycle: record.bicycle.name,
+      complaint: record.job.complaint,
+      parts,
+    },
+    length,
+  )
+  return (
+    <Paper>
+      <NoPrint>
+        <Press go onPress={() => window.print()}>
+          Print
+        </Press>
+        <a href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}`} style={{ alignSelf: 'center' }}>
+          as PDF
+        </a>
+        <a href={`/stand/${jobId}`} style={{ alignSelf: 'center' }}>
+          back to the stand
+        </a>
+      </NoPrint>
+      <div>
+        <h1>{sheet.heading}</h1>
+        <p>
+          <b>{sheet.released ?? 'Not released: work in progress, do not ride.'}</b>
+        </p>
+        <p>
+          Complaint: {sheet.complaint || 'none given'}. Bite school: {sheet.school}.
+        </p>
+      </div>
+      <section>
+        <Label>Cautions</Label>
+        <Cautions>
+          {sheet.cautions.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </Cautions>
+      </section>
+      <section>
+        <Label>Readings, before and after</Label>
+        <Table>
+          <thead>
+            <tr>
+              <th>reading</th>
+              <th>found</th>
+              <th>left</th>
+              <th>window</th>
+              <th>state</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sheet.readings.map((each) => (
+              <tr key={each.title}>
+                <td>{each.title}</td>
+                <td>{each.found}</td>
+                <td>{each.left}</td>
+                <td>{each.window}</td>
+                <td>{each.mark === 'noted' ? 'noted' : <Mark shape={each.mark} size={18} />}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+        {sheet.readings.length === 0 && <Slate>Nothing measured yet.</Slate>}
+      </section>
+      <section>
+        <Label>Steps</Label>
+        <Table>
+          <tbody>
+            {sheet.steps.map((each) => (
+              <tr key={each.title}>
+                <td>{each.title}</td>
+                <td>{each.state}</td>
+                <td>{each.remark}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </section>
+      {sheet.sections.map(({ title, lines }) => (
+        <section key={title}>
+          <Label>{title}</Label>
+          {lines.map((each) => (
+            <p key={each}>{each}</p>
+          ))}
+        </section>
+      ))}
+      <section>
+        <Label>Every entry</Label>
+        <Table>
+          <tbody>
+            {sheet.log.map((each, index) => (
+              <tr
+                key={index}
+                style={each.struck ? { textDecoration: 'line-through', color: 'var(--slate)' } : undefined}
+              >
+                <td style={{ whiteSpace: 'nowrap' }}>{format(new Date(each.at), 'd MMM yyyy, H:mm')}</td>
+                <td>{each.by}</td>
+                <td>{each.text}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </section>
+      <section>
+        <Label>Figures used</Label>
+        <Slate>{sheet.figures.join('; ')}.</Slate>
+      </section>
+    </Paper>
+  )
+}

@@ -1,0 +1,277 @@
+import { useMutation } from '@tanstack/react-query'
+import { Search } from 'lucide-react'
+import { useDeferredValue, useMemo, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import styled from 'styled-components'
+import { phone } from '../app/theme.ts'
+import { api, type JobRow, type RackBicycle } from '../data/api.ts'
+import { refreshRack, useRack } from '../data/queries.ts'
+import { MarkShape, markWords } from '../drawing/Mark.tsx'
+import { Complaint, Label, linkPress, Press, SearchBox, Slate } from '../ui/parts.tsx'
+import { FILTERS, type FilterId, matches } from './filter.ts'
+import { NewBicycle } from './NewBicycle.tsx'
+
+const Room = styled.main`
+  padding: 18px 24px 60px;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  ${phone} {
+    padding: 12px 16px 60px;
+  }
+`
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 18px;
+  align-items: center;
+`
+const Filters = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  button {
+    all: unset;
+    cursor: pointer;
+    min-height: 44px;
+    padding: 0 12px;
+    font: 500 18px/44px var(--label);
+    border-bottom: 3px solid transparent;
+  }
+  button[aria-pressed='true'] {
+    border-color: var(--ink);
+    font-weight: 600;
+  }
+  button:focus-visible {
+    outline: 3px solid var(--predicted);
+  }
+`
+const Rail = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
+  gap: 0 20px;
+`
+const Tag = styled.li`
+  border-top: 3px solid var(--ink);
+  margin-top: 14px;
+  padding: 0 0 14px;
+  position: relative;
+  &::before {
+    content: '';
+    position: absolute;
+    left: 10px;
+    top: -14px;
+    height: 14px;
+    border-left: 1.5px solid var(--ink);
+  }
+  h2 {
+    font: 600 24px/1.1 var(--label);
+    padding-top: 10px;
+  }
+`
+const BrakeRow = styled.div`
+  display: grid;
+  grid-template-columns: 44px 1fr auto;
+  gap: 2px 10px;
+  align-items: center;
+  min-height: 60px;
+  border-top: 1px solid var(--rule);
+  margin-top: 8px;
+  font-size: 16px;
+`
+const OpenLink = styled(Link)`
+  ${linkPress}
+`
+
+const MOST_SHOWN = 120
+
+/** Every bicycle hanging in the workshop, as tags on a rail: what state each brake is in and what is next. */
+export default function RackPage() {
+  const rack = useRack()
+  const [search, setSearch] = useState('')
+  const [filter, setFilter] = useState<FilterId>('all')
+  const [adding, setAdding] = useState(false)
+  const sought = useDeferredValue(search)
+  const found = useMemo(
+    () => (rack.data ?? []).filter((each) => matches(each, sought, filter)),
+    [rack.data, sought, filter],
+  )
+
+  return (
+    <Room>
+      <Tools>
+        <SearchBox>
+          <Search size={20} aria-hidden="true" />
+          <input
+            type="search"
+            aria-label="Search the rack"
+            placeholder="number, tyre, complaint"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
+        </SearchBox>
+        <Filters role="group" aria-label="Show">
+          {FILTERS.map(({ id, title }) => (
+            <button key={id} type="button" aria-pressed={filter === id} onClick={() => setFilter(id)}>
+              {title} {rack.data?.filter((each) => matches(each, '', id)).length}
+            </button>
+          ))}
+        </Filters>
+        <span style={{ marginLeft: 'auto' }} />
+        {!adding && <Press onPress={() => setAdding(true)}>New bicycle</Press>}
+      </Tools>
+      {adding && <NewBicycle onClose={() => setAdding(false)} />}
+      {rack.isLoading && <Slate>Fetching the rack…</Slate>}
+      {rack.error && !rack.data && (
+        <div>
+          <Complaint>{rack.error.message}</Complaint>
+          <Press onPress={() => rack.refetch()}>Try again</Press>
+        </div>
+      )}
+      {rack.data?.length === 0 && !adding && (
+        <div style={{ display: 'grid', gap: 12, justifyItems: 'start', padding: '40px 0' }}>
+          <Label>The rail is empty</Label>
+          <p>Hang up the first bicycle: its number, its brakes, and what was measured of them.</p>
+          <Press go onPress={() => setAdding(true)}>
+            New bicycle
+          </Press>
+        </div>
+      )}
+      {rack.data && rack.data.length > 0 && found.length === 0 && (
+        <div style={{ display: 'grid', gap: 12, justifyItems: 'start' }}>
+          <p>
+            Nothing on the rail matches “{search}”{filter !== 'all' && ' in this part of it'}.
+          </p>
+          <Press
+            onPress={() => {
+              setSearch('')
+              setFilter('all')
+            }}
+          >
+            Show all
+          </Press>
+        </div>
+      )}
+      <Rail aria-label="Bicycles">
+        {found.slice(0, MOST_SHOWN).map((bicycle) => (
+          <BicycleTag key={bicycle.id} bicycle={bicycle} />
+        ))}
+      </Rail>
+      {found.length > MOST_SHOWN && (
+        <Slate>{found.length - MOST_SHOWN} more hang further along the rail: search to narrow it down.</Slate>
+      )}
+    </Room>
+  )
+}
+
+function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
+  return (
+    <Tag>
+      <h2>{bicycle.name}</h2>
+      <Slate>{bicycle.description}</Slate>
+      {bicycle.brakes.map((brake) => (
+        <BrakeRow key={brake.id}>
+          {brake.job && !brake.job.releasedAt && <JobMarks job={brake.job} />}
+          <span style={{ font: '600 17px/1 var(--label)' }}>{brake.end}</span>
+          {brake.job ? <JobState job={brake.job} /> : <Slate>{brake.family}, no job yet</Slate>}
+          {brake.job && !brake.job.releasedAt ? (
+            <OpenLink
+              to={`/stand/${brake.job.id}`}
+              aria-label={`Open job ${brake.job.number}, ${bicycle.name} ${brake.end}`}
+            >
+              Open
+            </OpenLink>
+          ) : (
+            <NewJob brakeId={brake.id} last={brake.job} label={`${bicycle.name} ${brake.end}`} />
+          )}
+        </BrakeRow>
+      ))}
+    </Tag>
+  )
+}
+
+function JobState({ job }: { job: JobRow }) {
+  const said = job.complaint || job.summary.nextSay
+  return <div style={{ minWidth: 0 }}>{job.releasedAt ? <Slate>{job.summary.nextSay}</Slate> : said}</div>
+}
+
+/** An open job's stations, on a line of their own. */
+function JobMarks({ job }: { job: JobRow }) {
+  const live = job.summary.stations.filter(({ mark }) => mark !== 'left-out')
+  return (
+    <svg
+      viewBox={`0 0 ${live.length * 22} 20`}
+      height="20"
+      style={{ gridColumn: '1 / -1', maxWidth: '100%', marginTop: 8 }}
+      role="img"
+      aria-label={live.map(({ title, mark }) => `${title} ${markWords(mark)}`).join(', ')}
+    >
+      {live.map(({ id, mark }, index) => (
+        <g key={id} transform={`translate(${index * 22 + 9},10)`}>
+          <MarkShape shape={mark} r={7} />
+        </g>
+      ))}
+    </svg>
+  )
+}
+
+/** Opens a job on a brake that has none open, asking only what is wrong. */
+function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null; label: string }) {
+  const navigate = useNavigate()
+  const [complaint, setComplaint] = useState<string>()
+  const create = useMutation({
+    mutationFn: (text: string) => api.newJob(brakeId, text),
+    onSuccess: async (job) => {
+      await refreshRack()
+      navigate(`/stand/${job.id}`)
+    },
+  })
+  if (complaint === undefined) {
+    return (
+      <span style={{ display: 'flex', gap: 6 }}>
+        {last && (
+          <OpenLink to={`/stand/${last.id}`} aria-label={`See job ${last.number}, ${label}`}>
+            {last.number}
+          </OpenLink>
+        )}
+        <Press aria-label={`New job, ${label}`} onPress={() => setComplaint('')}>
+          New job
+        </Press>
+      </span>
+    )
+  }
+  return (
+    <form
+      style={{ gridColumn: '1 / -1', display: 'flex', gap: 8, flexWrap: 'wrap', paddingBottom: 10 }}
+      onSubmit={(event) => {
+        event.preventDefault()
+        create.mutate(complaint)
+      }}
+    >
+      <input
+        aria-label="What is wrong?"
+        placeholder="what is wrong?"
+        autoFocus
+        value={complaint}
+        onChange={(event) => setComplaint(event.target.value)}
+        style={{
+          flex: 1,
+          minWidth: 140,
+          height: 46,
+          border: '1.5px solid var(--control)',
+          background: 'none',
+          padding: '0 10px',
+        }}
+      />
+      <Press go type="submit" isDisabled={create.isPending}>
+        Open job
+      </Press>
+      <Press quiet onPress={() => setComplaint(undefined)}>
+        Back
+      </Press>
+      {create.error && <Complaint>{create.error.message}</Complaint>}
+    </form>
+  )
+}

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import type { JobRow, RackBicycle } from '../data/api.ts'
+import { type FilterId, matches } from './filter.ts'
+
+const job = (more: Partial<JobRow>): JobRow => ({
+  id: 'j',
+  number: 142,
+  brakeId: 'b',
+  complaint: 'Rubs on the left',
+  openedAt: '2026-03-01T09:00:00Z',
+  releasedAt: null,
+  summary: { stations: [{ id: 'centre', title: 'Centre', mark: 'low' }], nextSay: '' },
+  ...more,
+})
+const bicycle = (row: JobRow | null): RackBicycle => ({
+  id: 'x',
+  name: 'Hire 07',
+  description: 'Diamond frame, 37-622',
+  brakes: [{ id: 'b', end: 'rear', family: 'linear-pull', job: row }],
+})
+
+describe('the rack’s search', () => {
+  it.each([
+    ['hire 07', true],
+    ['622 rear', true],
+    ['LEFT', true],
+    ['142', true],
+    ['front', false],
+    ['42', false],
+    ['hire 08', false],
+    ['', true],
+  ])('“%s” finds it: %s', (search, found) => {
+    expect(matches(bicycle(job({})), search, 'all')).toBe(found)
+  })
+
+  it.each<[FilterId, JobRow | null, boolean]>([
+    ['open', job({}), true],
+    ['open', job({ releasedAt: '2026-03-01T10:00:00Z' }), false],
+    ['out', job({}), true],
+    ['out', job({ summary: { stations: [], nextSay: '' } }), false],
+    ['released', job({ releasedAt: '2026-03-01T10:00:00Z' }), true],
+    ['released', null, false],
+    ['all', null, true],
+  ])('%s', (filter, row, found) => {
+    expect(matches(bicycle(row), '', filter)).toBe(found)
+  })
+})

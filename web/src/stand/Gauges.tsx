@@ -1,0 +1,189 @@
+import type { Turn } from '@overhaul/core/dial-in/turn'
+import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
+import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
+import { showParts } from '@overhaul/core/stand/describe'
+import { findReading, type ReadingSpec } from '@overhaul/core/stand/readings'
+import type { Window } from '@overhaul/core/stand/windows'
+import type { KeyboardEvent } from 'react'
+import styled from 'styled-components'
+import { phone } from '../app/theme.ts'
+import { WindowGauge } from '../drawing/WindowGauge.tsx'
+import type { Drafts } from './use-drafts.ts'
+
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: 92px 1fr 128px;
+  align-items: center;
+  gap: 6px;
+  min-height: 57px;
+  border-bottom: 1px solid var(--rule);
+  ${phone} {
+    grid-template-columns: 1fr 128px;
+    padding-bottom: 6px;
+    > svg {
+      grid-column: 1 / -1;
+      grid-row: 2;
+    }
+  }
+`
+
+const Name = styled.button`
+  all: unset;
+  cursor: pointer;
+  min-height: 44px;
+  display: grid;
+  align-content: center;
+  font: 500 17px/1.15 var(--label);
+  letter-spacing: 0.02em;
+  text-decoration: underline dotted var(--control);
+  text-underline-offset: 4px;
+  &:focus-visible {
+    outline: 3px solid var(--predicted);
+  }
+`
+
+const Value = styled.label`
+  display: flex;
+  align-items: baseline;
+  justify-content: flex-end;
+  gap: 4px;
+  font: 500 17px/1 var(--label);
+  color: var(--slate);
+  position: relative;
+  input {
+    width: 76px;
+    height: 46px;
+    border: 0;
+    border-bottom: 1.5px solid var(--control);
+    background: none;
+    text-align: right;
+    font: 600 30px/1 var(--label);
+    font-variant-numeric: tabular-nums;
+    color: var(--ink);
+    border-radius: 0;
+    &[data-draft='true'] {
+      background: var(--wash);
+      border-bottom: 3px solid var(--ink);
+    }
+  }
+`
+
+const Share = styled.span`
+  display: block;
+  white-space: nowrap;
+  font-size: 16px;
+`
+
+interface Props {
+  readonly job: Job
+  readonly readings: readonly string[]
+  readonly turn: Turn | undefined
+  readonly length: LengthUnit
+  readonly drafts: Drafts
+  readonly onSave: () => void
+  readonly onWhy: (reading: string) => void
+  readonly locked: boolean
+}
+
+/** The ends of a gauge's scale: room for the walls, the reading and what is expected. */
+function domainOf(
+  spec: ReadingSpec,
+  window: Window | undefined,
+  reach: number,
+  values: readonly number[],
+): readonly [number, number] {
+  if (spec.id === 'biteTravel' || spec.id === 'reserve') return [0, reach]
+  if (spec.min < 0) {
+    const most = Math.max(2, ...values.map(Math.abs))
+    return [-most * 1.1, most * 1.1]
+  }
+  const wall = window?.wallHigh ?? window?.high ?? spec.max / 4
+  if (window && window.low > 0 && window.wallLow === undefined && window.high >= spec.max * 0.6)
+    return [0, Math.max(2 * window.low, 1.2 * Math.max(0, ...values))]
+  return [0, Math.max(wall * 1.35, 1.2 * Math.max(0, ...values))]
+}
+
+/** Readings that share one scale, so that left and right can be compared at a glance. */
+const alike = (id: string): readonly string[] => (id.startsWith('gap') ? ['gapLeft', 'gapRight'] : [id])
+
+/** The readings that matter at this station, each as a window gauge that can be typed into, nudged and dragged. */
+export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, locked }: Props) {
+  const { state, windows, dimensions } = job
+  const measured = (id: string): number | undefined => {
+    const value = state.readings[id]?.value
+    return typeof value === 'number' ? value : undefined
+  }
+  return readings.map((id) => {
+    const spec = findReading(id)
+    if (!spec) return null
+    const value = measured(id)
+    const window = windows.of[id]
+    const expected = turn?.expected.find((each) => each.reading === id)?.value
+    const draft = drafts.value(id)
+    const earlier = state.earlier[id] ?? []
+    const reach = dimensions.leverReachMm as number
+    const [low, high] = domainOf(
+      spec,
+      window,
+      reach,
+      [...alike(id).map(measured), expected, draft].filter((each) => each !== undefined),
+    )
+    const shown = shownUnit(spec.unit, length)
+    const parts = value === undefined ? undefined : showParts(id, value, length)
+    const text = drafts.text[id] ?? parts?.number ?? ''
+
+    const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+      if (event.key === 'Enter') onSave()
+      else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+        event.preventDefault()
+        drafts.nudge(id, value, event.key === 'ArrowUp' ? 1 : -1)
+      } else if (event.key === 'Escape') {
+        drafts.drop(id)
+        event.currentTarget.blur()
+      }
+    }
+
+    return (
+      <Row key={id}>
+        <Name type="button" onClick={() => onWhy(id)} title="working and sources">
+          {spec.title}
+        </Name>
+        <WindowGauge
+          label={spec.title}
+          low={low}
+          high={high}
+          window={window}
+          bracket={!(windows.empty && window?.wallHigh !== undefined)}
+          value={value}
+          sd={spec.sd}
+          mark={readingMark(state, windows, id)}
+          expected={expected}
+          earlier={earlier}
+          draft={draft}
+          tick={(each) => formatNumber(each, shown, shown === 'in' ? 2 : high - low > 10 ? 0 : 1)}
+          valueText={parts ? `${parts.number} ${parts.unit}` : 'not measured'}
+          {...(!locked && { onDrag: (each: number) => drafts.setValue(id, each) })}
+        />
+        <Value>
+          <input
+            aria-label={spec.title}
+            data-reading={id}
+            data-draft={drafts.text[id] !== undefined}
+            inputMode="decimal"
+            autoComplete="off"
+            readOnly={locked}
+            placeholder="–"
+            value={text}
+            onChange={(event) => drafts.set(id, event.target.value)}
+            onFocus={(event) => event.target.select()}
+            onKeyDown={onKeyDown}
+          />
+          <span>
+            {shown}
+            {id === 'biteTravel' && value !== undefined && <Share>{Math.round((100 * value) / reach)} %</Share>}
+          </span>
+        </Value>
+      </Row>
+    )
+  })
+}

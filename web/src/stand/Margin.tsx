@@ -1,0 +1,226 @@
+import type { Point, Worked as Work } from '@overhaul/core/calculation/calculation'
+import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
+import { caliper } from '@overhaul/core/calculations/families'
+import { linearPull } from '@overhaul/core/calculations/linear-pull'
+import { sayLessons } from '@overhaul/core/dial-in/learnt'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { sayTurn, showQuantity, showReading } from '@overhaul/core/stand/describe'
+import { findReading, readingTitle } from '@overhaul/core/stand/readings'
+import type { ReactNode } from 'react'
+import styled from 'styled-components'
+import { Label, Press, SideSheet, Slate, SourceNote } from '../ui/parts.tsx'
+
+export type Subject =
+  | { readonly kind: 'advice' }
+  | { readonly kind: 'reading'; readonly reading: string }
+  | { readonly kind: 'worked'; readonly title: string; readonly worked: readonly Work[] }
+
+const Worked = styled.div`
+  border-left: 1px solid var(--rule);
+  padding-left: 12px;
+  display: grid;
+  gap: 2px;
+  b {
+    font: 600 18px/1.3 var(--label);
+  }
+`
+const Top = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+`
+
+interface Props {
+  readonly job: Job
+  readonly subject: Subject
+  readonly length: LengthUnit
+  readonly onClose: () => void
+}
+
+/** The sheet's margin: formula, numbers put in, and where each figure comes from. */
+export function Margin({ job, subject, length, onClose }: Props) {
+  return (
+    <SideSheet aria-label="Working">
+      <Top>
+        <Label>
+          Working
+          {subject.kind === 'reading' && `: ${readingTitle(subject.reading)}`}
+          {subject.kind === 'worked' && `: ${subject.title}`}
+        </Label>
+        <Press hint="Esc" onPress={onClose}>
+          Close
+        </Press>
+      </Top>
+      {subject.kind === 'worked' ? (
+        subject.worked.map((each, index) => <Calculated key={`${each.id} ${index}`} worked={each} />)
+      ) : (
+        <>
+          {subject.kind === 'reading' ? (
+            <ReadingWorking job={job} reading={subject.reading} length={length} />
+          ) : (
+            <AdviceWorking job={job} length={length} />
+          )}
+          <Geometry job={job} />
+        </>
+      )}
+    </SideSheet>
+  )
+}
+
+/** One calculation: its formula, the numbers put in, and its sources. */
+function Calculated({ worked, children }: { worked: Work; children?: ReactNode }) {
+  return (
+    <Worked>
+      <b>{worked.title}</b>
+      {worked.working.map((line) => (
+        <p key={line.formula}>
+          {line.formula}
+          <br />
+          <Slate>{line.numbers}</Slate>
+        </p>
+      ))}
+      {worked.sources.map((source) => (
+        <SourceNote key={source.title} source={source} />
+      ))}
+      {children}
+    </Worked>
+  )
+}
+
+function ReadingWorking({ job, reading, length }: { job: Job; reading: string; length: LengthUnit }) {
+  const spec = findReading(reading)
+  const window = job.windows.of[reading]
+  const now = job.state.readings[reading]
+  return (
+    <>
+      {spec && <p>{spec.how}</p>}
+      {spec && (
+        <p>
+          <Slate>
+            Taken with a {spec.instrument}, ±{showQuantity(spec.sd, spec.unit, length)} (
+            {SOURCE_WORDS['common-practice']}). Accepted: {showQuantity(spec.min, spec.unit, length)} to{' '}
+            {showQuantity(spec.max, spec.unit, length)}.
+          </Slate>
+        </p>
+      )}
+      {now?.cause && <p>Look again: {now.cause}.</p>}
+      {window && spec && (
+        <Worked>
+          <b>
+            Window {showQuantity(window.low, spec.unit, length)} to {showQuantity(window.high, spec.unit, length)}
+          </b>
+          {window.because.map((each) => (
+            <p key={each.text}>
+              {each.text} <SourceNote source={each.source} />
+            </p>
+          ))}
+        </Worked>
+      )}
+    </>
+  )
+}
+
+function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
+  const { next, belief, model } = job
+  const learnt = sayLessons(belief)
+  const title = (id: string) => model.adjusters.find((each) => each.id === id)
+  return (
+    <>
+      <p>{next.step.why}</p>
+      {next.kind === 'turn' && (
+        <Worked>
+          <b>Expected after the turn and ten squeezes</b>
+          {next.turn.expected
+            .filter(({ reading }) => findReading(reading))
+            .map(({ reading, value, sd }) => (
+              <p key={reading}>
+                {readingTitle(reading)} {showReading(reading, value, length)} ± {showQuantity(sd, 'mm', length)}
+              </p>
+            ))}
+          <p>
+            Chance that all fall in their windows: {Math.round(100 * next.turn.chance)} %; left as it is{' '}
+            {Math.round(100 * next.chanceNow)} %.{' '}
+            <Slate>computed: share of the possible brakes that agree with this log</Slate>
+          </p>
+          {next.others.map((other) => (
+            <p key={JSON.stringify(other.moves)}>
+              Next best:{' '}
+              {other.moves
+                .map(({ adjuster, amount }) => {
+                  const spec = title(adjuster)
+                  return spec ? sayTurn(spec, amount, length).toLowerCase() : adjuster
+                })
+                .join(', ')}{' '}
+              — {Math.round(100 * other.chance)} %.
+            </p>
+          ))}
+        </Worked>
+      )}
+      {learnt.length > 0 && (
+        <Worked>
+          <b>What this brake has taught</b>
+          {learnt.map((each) => (
+            <p key={each}>{each}</p>
+          ))}
+        </Worked>
+      )}
+      <Worked>
+        <b>Windows</b>
+        {job.windows.of.gapLeft?.because.map((each) => (
+          <p key={each.text}>
+            {each.text} <SourceNote source={each.source} />
+          </p>
+        ))}
+      </Worked>
+    </>
+  )
+}
+
+const at = (x: number | undefined, y: number | undefined): Point => [x ?? 0, y ?? 0]
+
+/** The family's own calculation with this brake's dimensions, at the gaps as they were last measured. */
+function geometryOf({ dimensions: d, state, family }: Job) {
+  const gap = (id: string) => (typeof state.readings[id]?.value === 'number' ? (state.readings[id].value as number) : 1)
+  const gaps = { gapLeftMm: gap('gapLeft'), gapRightMm: gap('gapRight') }
+  if (family.id === 'linear-pull') {
+    const names = Object.keys(linearPull.inputs).filter((name) => name in d)
+    return { names, worked: linearPull.work({ ...Object.fromEntries(names.map((name) => [name, d[name]])), ...gaps }) }
+  }
+  const { caliperReachMm = 0, secondPivotMm, cableOffsetMm = 0, barrelHeightMm, anchorHeightMm, rimWidthMm = 0 } = d
+  return {
+    names: ['caliperReachMm', 'secondPivotMm', 'cableOffsetMm', 'barrelHeightMm', 'anchorHeightMm', 'rimWidthMm'],
+    worked: caliper.work({
+      pivotLeft: at(0, 0),
+      pivotRight: at(secondPivotMm, 0),
+      padFaceLeft: at(-rimWidthMm / 2, -caliperReachMm),
+      padFaceRight: at(rimWidthMm / 2, -caliperReachMm),
+      cableLeft: at(-cableOffsetMm, barrelHeightMm),
+      cableRight: at(-cableOffsetMm, anchorHeightMm),
+      ...gaps,
+    }),
+  }
+}
+
+/** The geometry behind the drawing and the belief, with where each dimension comes from. */
+function Geometry({ job }: { job: Job }) {
+  const { dimensions, family, hardware } = job
+  const { names, worked } = geometryOf(job)
+  if (!worked.ok) return <p>{worked.error.message}</p>
+  return (
+    <Calculated worked={worked.value}>
+      {names.map((name) => {
+        const spec = family.dimensions.find((each) => each.id === name)
+        const own = hardware.dimensions[name]
+        return (
+          <Slate key={name}>
+            {spec?.title} {dimensions[name]} mm:{' '}
+            {own
+              ? `${own.provenance === 'maker' ? 'maker’s figure' : SOURCE_WORDS.measured}`
+              : SOURCE_WORDS[spec?.source.kind ?? 'from-memory']}
+          </Slate>
+        )
+      })}
+    </Calculated>
+  )
+}

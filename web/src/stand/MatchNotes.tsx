@@ -1,0 +1,68 @@
+import type { Worked } from '@overhaul/core/calculation/calculation'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { leverMatchAt } from '@overhaul/core/run-sheet/judges'
+import { showQuantity } from '@overhaul/core/stand/describe'
+import { Mark } from '../drawing/Mark.tsx'
+import { Label, Press, Slate, Table } from '../ui/parts.tsx'
+
+interface Props {
+  readonly job: Job
+  readonly length: LengthUnit
+  readonly onWorked: (title: string, worked: readonly Worked[]) => void
+}
+
+/** Lever, brake, wheel and rider together, worked out from what is known of them so far. */
+export function MatchNotes({ job, length, onWorked }: Props) {
+  const match = leverMatchAt(job)
+  if (!match.ok) return <p>{match.error.message}</p>
+  const {
+    verdict,
+    say,
+    remedy,
+    contactTravelMm,
+    contactShare,
+    reserveMm,
+    leverage,
+    linkageRatio,
+    handForceN,
+    decelerationG,
+    worked,
+  } = match.value
+  const measured = ['leverPull', 'leverFinger', 'leverReach', 'ridersMass'].every((id) => job.state.readings[id])
+  const figures: readonly (readonly [string, string])[] = [
+    [
+      'finger travel at contact',
+      `${showQuantity(contactTravelMm, 'mm', length)}, ${Math.round(100 * contactShare)} % of the reach`,
+    ],
+    ['reserve at a hard squeeze', showQuantity(reserveMm, 'mm', length)],
+    ['lever, finger over cable arm', `${leverage.toFixed(2)} : 1`],
+    ['linkage, cable over pads', `${linkageRatio.toFixed(2)} : 1`],
+    [`finger force for ${decelerationG.toFixed(2)} g`, `${Math.round(handForceN)} N`],
+  ]
+  return (
+    <section aria-label="Lever and brake">
+      <Label>Lever and brake</Label>
+      <p style={{ display: 'grid', gridTemplateColumns: '26px 1fr', gap: 8, alignItems: 'start' }}>
+        <Mark shape={verdict === 'fits' ? 'in' : 'high'} size={22} />
+        <span>
+          {say} {remedy}
+        </span>
+      </p>
+      {!measured && <Slate>Worked out from typical figures where nothing is measured yet.</Slate>}
+      <Table>
+        <tbody>
+          {figures.map(([title, value]) => (
+            <tr key={title}>
+              <td>{title}</td>
+              <td style={{ font: '600 20px/1.2 var(--label)', whiteSpace: 'nowrap' }}>{value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Press quiet onPress={() => onWorked('lever and brake', worked)}>
+        Working
+      </Press>
+    </section>
+  )
+}

@@ -1,0 +1,87 @@
+import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { StationId } from '@overhaul/core/run-sheet/stations'
+import { useEffect, useRef } from 'react'
+import styled from 'styled-components'
+import { upright } from '../app/theme.ts'
+import { MarkShape, markWords } from '../drawing/Mark.tsx'
+
+const Line = styled.ol`
+  display: flex;
+  justify-content: space-between;
+  padding: 0 14px;
+  border-bottom: 1px solid var(--rule);
+  overflow-x: auto;
+  background: linear-gradient(var(--rule), var(--rule)) no-repeat 0 29px / 100% 1px;
+  ${upright} {
+    justify-content: flex-start;
+  }
+`
+
+const Stop = styled.li`
+  flex: 1 0 84px;
+  display: grid;
+`
+
+const Face = styled.button<{ $here: boolean }>`
+  all: unset;
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  padding: 12px 6px 0;
+  min-height: 74px;
+  box-sizing: border-box;
+  cursor: pointer;
+  font: ${({ $here }) => ($here ? 600 : 500)} 18px/1.2 var(--label);
+  letter-spacing: 0.02em;
+  border-bottom: 3px solid ${({ $here }) => ($here ? 'var(--ink)' : 'transparent')};
+  &:focus-visible {
+    outline: 3px solid var(--predicted);
+    outline-offset: -4px;
+  }
+  &:disabled {
+    cursor: default;
+    color: var(--slate);
+  }
+  svg {
+    background: var(--sheet);
+  }
+`
+
+interface Props {
+  readonly stations: readonly StationStatus[]
+  readonly here: StationId
+  readonly onGo: (id: StationId) => void
+}
+
+/** The stations in working order, each with its state; those still to come are shown, not offered. */
+export function RunLine({ stations, here, onGo }: Props) {
+  const line = useRef<HTMLOListElement>(null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the station in hand comes into sight on a narrow screen
+  useEffect(() => {
+    const at = line.current?.querySelector<HTMLElement>('[aria-current]')
+    if (at && line.current) line.current.scrollLeft = at.offsetLeft - (line.current.clientWidth - at.offsetWidth) / 2
+  }, [here])
+  return (
+    <nav aria-label="Stations">
+      <Line ref={line}>
+        {stations.map(({ id, title, mark, cause }) => (
+          <Stop key={id}>
+            <Face
+              type="button"
+              $here={id === here}
+              disabled={mark === 'left-out'}
+              aria-current={id === here ? 'step' : undefined}
+              aria-label={`${title}: ${markWords(mark)}${cause ? `, ${cause}` : ''}`}
+              onClick={() => onGo(id)}
+            >
+              <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
+                <MarkShape shape={mark} r={9} />
+              </svg>
+              {title}
+            </Face>
+          </Stop>
+        ))}
+      </Line>
+    </nav>
+  )
+}

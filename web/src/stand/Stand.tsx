@@ -1,0 +1,366 @@
+import type { Worked } from '@overhaul/core/calculation/calculation'
+import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
+import { readingMark } from '@overhaul/core/run-sheet/job'
+import { runLine, stationInHand } from '@overhaul/core/run-sheet/next'
+import { STATIONS, type StationId } from '@overhaul/core/run-sheet/stations'
+import { practiceGauge } from '@overhaul/core/simulate/practice'
+import { showReading } from '@overhaul/core/stand/describe'
+import type { EntryBody } from '@overhaul/core/stand/entries'
+import { lastSeen } from '@overhaul/core/stand/fold'
+import { FIRST_TOUCH, WORK } from '@overhaul/core/stand/readings'
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
+import styled from 'styled-components'
+import { changeSettings, useMedia, useSettings } from '../app/settings.ts'
+import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
+import type { OpenJob } from '../data/use-job.ts'
+import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
+import { Hatches } from '../drawing/Hatches.tsx'
+import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
+import { Log } from '../tape/Log.tsx'
+import { Tape } from '../tape/Tape.tsx'
+import { Complaint } from '../ui/parts.tsx'
+import { Gauges } from './Gauges.tsx'
+import { KeyList } from './KeyList.tsx'
+import { Margin, type Subject } from './Margin.tsx'
+import { MountPlans } from './mount/MountPlans.tsx'
+import { MountSection } from './mount/MountSection.tsx'
+import { ReachLine } from './mount/ReachLine.tsx'
+import { usePlans } from './mount/use-plans.ts'
+import { NextPanel } from './next/NextPanel.tsx'
+import { RunLine } from './RunLine.tsx'
+import { StationNotes } from './StationNotes.tsx'
+import { useDrafts } from './use-drafts.ts'
+import { useKeys } from './use-keys.ts'
+import { useSqueeze } from './use-squeeze.ts'
+import { captionOf, ghostOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
+import { WorkSwitch } from './WorkSwitch.tsx'
+
+const Room = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
+  ${upright} {
+    display: block;
+    padding-bottom: 130px;
+  }
+`
+const Bench = styled.main`
+  display: grid;
+  grid-template-columns: minmax(0, 770fr) minmax(0, 510fr);
+  min-height: 0;
+  ${upright} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+const Drawing = styled.section`
+  border-right: 1px solid var(--rule);
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  min-height: 0;
+  outline-offset: -3px;
+  ${upright} {
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+`
+const FoldedDrawing = styled.details`
+  order: 2;
+  border-bottom: 1px solid var(--rule);
+  summary {
+    min-height: 52px;
+    padding: 0 24px;
+    display: flex;
+    align-items: center;
+    cursor: pointer;
+    font: 600 18px/1 var(--label);
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+`
+const Front = styled.div`
+  min-height: 0;
+`
+const Side = styled.div`
+  border-top: 1px solid var(--rule);
+  aspect-ratio: 770 / 118;
+`
+const Right = styled.div`
+  position: relative;
+  min-height: 0;
+  overflow-y: auto;
+  ${onPhone} {
+    order: 1;
+    overflow: visible;
+  }
+`
+const Readings = styled.section`
+  padding: 4px 24px;
+`
+const Foot = styled.footer`
+  border-top: 1px solid var(--rule);
+  padding: 0 24px;
+  background: var(--sheet);
+  ${upright} {
+    position: fixed;
+    bottom: 0;
+    left: 0;
+    right: 0;
+    z-index: 3;
+  }
+`
+const Message = styled.div`
+  padding: 8px 0 0;
+`
+
+/** The Stand: one brake, what it reads, what to do next. */
+export function Stand({ open }: { open: OpenJob }) {
+  const { job, record, waiting } = open
+  const { length, flipped } = useSettings()
+  const phone = useMedia(PHONE)
+  const [seen, setSeen] = useState<StationId>()
+  const [fault, setFault] = useState<string>()
+  const [subject, setSubject] = useState<Subject>()
+  const [help, setHelp] = useState(false)
+  const [picked, setPicked] = useState<string>()
+  const drawing = useRef<HTMLElement>(null)
+  const tape = useRef<HTMLInputElement>(null)
+  const drafts = useDrafts(record.job.id, length)
+  const reach = job.dimensions.leverReachMm as number
+
+  const stationOfNext = stationInHand(job.next, job)
+  const station = seen ?? stationOfNext
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
+  useEffect(() => setSeen(undefined), [stationOfNext])
+
+  const q = useMemo(() => inputsNow(job), [job])
+  const full = useMemo(() => fullTravel(q, job.model.squeeze, reach), [q, job, reach])
+  const squeeze = useSqueeze(full)
+  const pose = useMemo(() => job.model.squeeze(q, squeeze.travelMm), [job, q, squeeze.travelMm])
+  const outline = useMemo(() => job.model.outline(pose), [job, pose])
+  const ghost = useMemo(() => ghostOf(job), [job])
+  const squeezing = squeeze.travelMm > 0.5
+
+  const write = (bodies: readonly EntryBody[]): boolean => {
+    const refused = open.write(bodies)
+    setFault(refused?.message)
+    if (!refused) drawing.current?.focus({ preventScroll: true })
+    return !refused
+  }
+  const save = (squeezed: boolean) => {
+    const bodies = drafts.bodies()
+    if (!bodies.ok) {
+      setFault(bodies.error.message)
+      return
+    }
+    if (bodies.value.length === 0) return
+    const first: readonly EntryBody[] = squeezed ? [{ kind: 'confirm', step: 'squeezes', count: 10 }] : []
+    if (write([...first, ...bodies.value])) drafts.drop()
+  }
+
+  useKeys({
+    measure: () =>
+      (
+        document.querySelector<HTMLInputElement>('[data-measure="0"]') ??
+        document.querySelector<HTMLInputElement>('[data-reading]')
+      )?.focus(),
+    tape: () => tape.current?.focus(),
+    didIt: () => document.querySelector<HTMLButtonElement>('[data-key="did-it"]')?.click(),
+    undo: () => setPicked(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
+    working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
+    help: () => setHelp((now) => !now),
+    station: (index) => {
+      const found = STATIONS[index]
+      if (found) setSeen(found.id)
+    },
+    escape() {
+      setSubject(undefined)
+      setHelp(false)
+      setPicked(undefined)
+      setFault(undefined)
+      drafts.drop()
+      drawing.current?.focus({ preventScroll: true })
+    },
+  })
+
+  const onSpace = (down: boolean) => (event: KeyboardEvent) => {
+    if (event.key !== ' ' || event.target !== drawing.current) return
+    event.preventDefault()
+    if (down) squeeze.hold()
+    else squeeze.letGo()
+  }
+
+  const onGauge =
+    record.hardware.practiceSeed === undefined
+      ? undefined
+      : (readings: readonly string[]) => {
+          const shown = practiceGauge(record.hardware, job.dimensions, job.state.standing)
+          const wanted = readings.includes('gapLeft') ? [...readings, FIRST_TOUCH.id] : readings
+          for (const id of wanted) {
+            const value = shown?.[id]
+            if (typeof value === 'number') drafts.setValue(id, value)
+            else if (value !== undefined) drafts.set(id, value)
+          }
+        }
+
+  const shownReadings = STATIONS.find((each) => each.id === station)?.readings ?? []
+  const turn = job.next.kind === 'turn' ? job.next.turn : undefined
+  const bite = job.state.readings.biteTravel?.value
+  const released = job.state.released !== undefined
+
+  const plans = usePlans(job, record.job.id, drafts)
+  const mounting = station === 'mount' && job.family.mount === 'centre-bolt' && lastSeen(job.state, WORK.id) === 'fit'
+  const onWorked = (title: string, worked: readonly Worked[]) => setSubject({ kind: 'worked', title, worked })
+
+  const bench = mounting ? (
+    <Drawing ref={drawing} tabIndex={0} aria-label="Bench drawing: the mount in section.">
+      <Front>
+        <MountSection plans={plans} length={length} />
+      </Front>
+    </Drawing>
+  ) : (
+    <Drawing
+      ref={drawing}
+      tabIndex={0}
+      aria-label="Bench drawing. Hold Space to squeeze the lever."
+      onKeyDown={onSpace(true)}
+      onKeyUp={onSpace(false)}
+      onBlur={() => squeezing && squeeze.letGo()}
+    >
+      <Front>
+        <BrakeDrawing
+          outline={outline}
+          ghost={squeezing ? undefined : ghost}
+          pose={pose}
+          leaders={leadersOf(job, pose, squeezing, length)}
+          notes={notesOf(job, length)}
+          flipped={flipped}
+          scaleBar={scaleBar(length)}
+          caption={captionOf(job)}
+          onFlip={() => changeSettings({ flipped: !flipped })}
+          onPick={(reading) => document.querySelector<HTMLInputElement>(`[data-reading="${reading}"]`)?.focus()}
+        />
+      </Front>
+      <Side>
+        <LeverDrawing
+          reachMm={reach}
+          travelMm={squeeze.travelMm}
+          biteMm={typeof bite === 'number' ? bite : undefined}
+          biteMark={readingMark(job.state, job.windows, 'biteTravel')}
+          expectedBiteMm={turn?.expected.find((each) => each.reading === 'biteTravel')?.value}
+          window={job.windows.empty ? undefined : job.windows.of.biteTravel}
+          show={(mm) => showReading('biteTravel', mm, length)}
+          tick={(mm) => formatNumber(mm, shownUnit('mm', length), length === 'in' ? 1 : 0)}
+          onTravel={squeeze.to}
+          onLetGo={squeeze.letGo}
+        />
+      </Side>
+    </Drawing>
+  )
+
+  return (
+    <Room>
+      <Hatches />
+      <RunLine stations={runLine(job, job.advice)} here={station} onGo={setSeen} />
+      <Bench>
+        {phone ? (
+          <FoldedDrawing>
+            <summary>Drawing of the brake and the lever</summary>
+            {bench}
+          </FoldedDrawing>
+        ) : (
+          bench
+        )}
+        <Right>
+          <NextPanel
+            job={job}
+            length={length}
+            drafts={drafts}
+            write={write}
+            onSave={save}
+            onWhy={() => setSubject({ kind: 'advice' })}
+            onGauge={onGauge}
+            sheetHref={`/api/jobs/${record.job.id}/sheet`}
+          />
+          <Readings aria-label="Readings">
+            {station === 'wheel' && <WorkSwitch job={job} write={write} />}
+            <Gauges
+              job={job}
+              readings={shownReadings}
+              turn={turn}
+              length={length}
+              drafts={drafts}
+              locked={released}
+              onSave={() => save(false)}
+              onWhy={(reading) => setSubject({ kind: 'reading', reading })}
+            />
+            <FirstTouch
+              touch={job.state.readings.firstTouch?.value}
+              stale={job.state.readings.firstTouch?.status === 'recheck'}
+              shown={shownReadings.includes('gapLeft')}
+            />
+          </Readings>
+          <StationNotes
+            job={job}
+            jobId={record.job.id}
+            station={station}
+            length={length}
+            write={write}
+            onWorked={onWorked}
+          >
+            {mounting && (
+              <MountPlans
+                job={job}
+                jobId={record.job.id}
+                plans={plans}
+                length={length}
+                write={write}
+                onWorked={onWorked}
+              />
+            )}
+            {station === 'mount' && plans.reach && (
+              <ReachLine reach={plans.reach} length={length} onWorked={onWorked} />
+            )}
+          </StationNotes>
+          {subject && <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />}
+          {help && <KeyList onClose={() => setHelp(false)} />}
+        </Right>
+      </Bench>
+      <Foot>
+        {fault && (
+          <Message>
+            <Complaint>{fault}</Complaint>
+          </Message>
+        )}
+        <Tape
+          jobId={record.job.id}
+          job={job}
+          length={length}
+          input={tape}
+          write={write}
+          onDone={() => drawing.current?.focus({ preventScroll: true })}
+        />
+        <Log job={job} length={length} waiting={waiting} write={write} picked={picked} onPick={setPicked} />
+      </Foot>
+    </Room>
+  )
+}
+
+function FirstTouch({ touch, stale, shown }: { touch: number | string | undefined; stale: boolean; shown: boolean }) {
+  if (!shown || touch === undefined) return null
+  return (
+    <p style={{ padding: '10px 0', font: '500 17px/1.2 var(--label)' }}>
+      touches first: {touch === 'both' ? 'both together' : touch}
+      {stale && ' (look again)'}
+    </p>
+  )
+}
+
+/** The travel at which a hard squeeze ends: the bar, or the hand's own strength. */
+function fullTravel(q: Float64Array, squeezeTo: OpenJob['job']['model']['squeeze'], reach: number): number {
+  const HARD_TENSION_N = 160
+  let travel = 0
+  while (travel < reach && squeezeTo(q, travel).tensionN < HARD_TENSION_N) travel += 1
+  return Math.min(travel, reach)
+}

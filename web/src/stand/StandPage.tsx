@@ -1,0 +1,44 @@
+import { useParams } from 'react-router'
+import styled from 'styled-components'
+import { SubjectLine } from '../app/Shell.tsx'
+import { useJob } from '../data/use-job.ts'
+import { Slate } from '../ui/parts.tsx'
+import { Stand } from './Stand.tsx'
+
+const Plain = styled.main`
+  padding: 40px 24px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+`
+
+/** The Stand's room for one job, from loading to open. */
+export default function StandPage() {
+  const { jobId = '' } = useParams()
+  const state = useJob(jobId)
+  if (state.status === 'loading') {
+    return (
+      <Plain>
+        <Slate>Fetching the job…</Slate>
+      </Plain>
+    )
+  }
+  if (state.status === 'failed') {
+    return (
+      <Plain>
+        <h1>This job cannot be opened</h1>
+        <p>{state.error.message}</p>
+        <a href="/">To the rack</a>
+      </Plain>
+    )
+  }
+  const { bicycle, hardware, job } = state.open.record
+  return (
+    <>
+      <SubjectLine>
+        {bicycle.name} · {hardware.end} · {hardware.family} · job {job.number}
+      </SubjectLine>
+      <Stand key={jobId} open={state.open} />
+    </>
+  )
+}

@@ -1,0 +1,187 @@
+import type { Turn } from '@overhaul/core/dial-in/turn'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { sayTurn, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
+import type { EntryBody } from '@overhaul/core/stand/entries'
+import { readingTitle } from '@overhaul/core/stand/readings'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { phone } from '../../app/theme.ts'
+import { Label, Press, Slate } from '../../ui/parts.tsx'
+import { Act, Check, type NextProps, Row, Top } from './parts.tsx'
+
+const inTen = (chance: number): string => {
+  const tenths = Math.round(chance * 10)
+  return tenths >= 10 ? 'more than 9 in 10' : tenths <= 0 ? 'less than 1 in 10' : `${tenths} in 10`
+}
+
+/** The turn to make, what it will give and how sure that is. */
+export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn: Turn }) {
+  const [other, setOther] = useState(false)
+  return (
+    <>
+      <Top>
+        <Label>Next turn</Label>
+        <Slate>{inTen(turn.chance)} that all falls in its window</Slate>
+      </Top>
+      {turn.moves.map(({ adjuster, amount }) => {
+        const spec = job.model.adjusters.find((each) => each.id === adjuster)
+        return <Act key={adjuster}>{spec && `${sayTurn(spec, amount, length)}.`}</Act>
+      })}
+      {turn.probes && (
+        <p>
+          Which way the {job.model.adjusters.find((each) => each.id === turn.probes)?.title} works differs by design and
+          is not known here yet: this turn also finds out.
+        </p>
+      )}
+      <p>Squeeze ten times, then measure both gaps and the bite.</p>
+      <Gives job={job} turn={turn} length={length} />
+      {other ? (
+        <SomethingElse job={job} write={write} turn={turn} onClose={() => setOther(false)} />
+      ) : (
+        <Row>
+          <Press
+            go
+            hint="d"
+            data-key="did-it"
+            onPress={() => write(turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })))}
+          >
+            Did it
+          </Press>
+          <Press onPress={() => setOther(true)}>Did something else</Press>
+          <Press hint="w" onPress={onWhy}>
+            Why
+          </Press>
+        </Row>
+      )}
+    </>
+  )
+}
+
+const Given = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  font: 500 19px/1.2 var(--label);
+  b {
+    font-weight: 600;
+    color: var(--predicted);
+  }
+`
+
+/** Two outcomes nearer than this read the same. */
+const SAME_MM = 0.15
+
+/** What the turn will do, beside what was measured; where it may go either way, both. */
+function Gives({ job, turn, length }: { job: Job; turn: Turn; length: LengthUnit }) {
+  const measured = turn.expected.filter(({ reading }) => job.state.readings[reading])
+  const outcomes = (reading: string, value: number): readonly number[] => {
+    const either = (turn.either ?? []).flatMap((way) => way.find((each) => each.reading === reading)?.value ?? [])
+    const [first = value, second = first] = either
+    return Math.abs(first - second) < SAME_MM ? [value] : [Math.min(first, second), Math.max(first, second)]
+  }
+  return (
+    <Given>
+      {measured.map(({ reading, value }) => {
+        const now = job.state.readings[reading]?.value
+        const [last, ...before] = outcomes(reading, value).toReversed()
+        return (
+          <span key={reading} style={{ whiteSpace: 'nowrap' }}>
+            {readingTitle(reading)} {typeof now === 'number' ? showParts(reading, now, length).number : '–'} →{' '}
+            <b>
+              {before.map((each) => `${showParts(reading, each, length).number} or `)}
+              {showReading(reading, last as number, length)}
+            </b>
+          </span>
+        )
+      })}
+    </Given>
+  )
+}
+
+const Steppers = styled.div`
+  display: grid;
+  grid-template-columns: auto repeat(3, auto) 1fr;
+  gap: 6px 8px;
+  align-items: center;
+  ${phone} {
+    grid-template-columns: repeat(3, auto) 1fr;
+    > div > span:first-child {
+      grid-column: 1 / -1;
+    }
+  }
+  output {
+    min-width: 74px;
+    text-align: center;
+    font: 600 22px/1 var(--label);
+  }
+`
+
+/** What was really turned, and whether it stopped at its end. */
+function SomethingElse({
+  job,
+  write,
+  turn,
+  onClose,
+}: Pick<NextProps, 'job' | 'write'> & { turn: Turn; onClose: () => void }) {
+  const [amounts, setAmounts] = useState<Readonly<Record<string, number>>>(() =>
+    Object.fromEntries(turn.moves.map(({ adjuster, amount }) => [adjuster, amount])),
+  )
+  const [ended, setEnded] = useState<Readonly<Record<string, boolean>>>({})
+  const log = () => {
+    const bodies = job.model.adjusters.flatMap(({ id, unit }): readonly EntryBody[] => {
+      const amount = amounts[id] ?? 0
+      return amount === 0 && !ended[id]
+        ? []
+        : [{ kind: 'turn', adjuster: id, amount, unit, ...(ended[id] && { endReached: true }) }]
+    })
+    if (bodies.length > 0 && write(bodies)) onClose()
+  }
+  return (
+    <>
+      <Steppers>
+        {job.model.adjusters.map((spec) => {
+          const amount = amounts[spec.id] ?? 0
+          const step = (by: number) =>
+            setAmounts({ ...amounts, [spec.id]: Number((amount + by * spec.step).toFixed(4)) })
+          return (
+            <Stepper key={spec.id}>
+              <span>{amount < 0 ? spec.minus : spec.plus}</span>
+              <Press aria-label={`${spec.title} less`} onPress={() => step(-1)}>
+                −
+              </Press>
+              <output>{amount === 0 ? '0' : showQuantity(Math.abs(amount), spec.unit)}</output>
+              <Press aria-label={`${spec.title} more`} onPress={() => step(1)}>
+                +
+              </Press>
+              {spec.travel === undefined ? (
+                <span />
+              ) : (
+                <Check>
+                  <input
+                    type="checkbox"
+                    checked={ended[spec.id] ?? false}
+                    onChange={(event) => setEnded({ ...ended, [spec.id]: event.target.checked })}
+                  />
+                  stopped at its end
+                </Check>
+              )}
+            </Stepper>
+          )
+        })}
+      </Steppers>
+      <Row>
+        <Press go onPress={log}>
+          Log what was turned
+        </Press>
+        <Press quiet onPress={onClose}>
+          Back
+        </Press>
+      </Row>
+    </>
+  )
+}
+
+const Stepper = styled.div`
+  display: contents;
+`

@@ -1,0 +1,46 @@
+import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import { Label, Press, Slate } from '../../ui/parts.tsx'
+import { Act, type NextProps, Row, Skip, Top } from './parts.tsx'
+import { Readings } from './Readings.tsx'
+
+/** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
+export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
+  const { next, drafts, write, onSave, onGauge, onWhy } = props
+  return (
+    <>
+      <Top>
+        <Label>Put right</Label>
+        <Slate>{next.step.title}</Slate>
+      </Top>
+      <Act>{next.say}</Act>
+      {next.remedy && <p>{next.remedy}</p>}
+      {next.stop && <p>This cannot be skipped: a bicycle is not ridden like this.</p>}
+      <Row>
+        {next.step.mends?.map((part) => (
+          <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
+            {`${part.charAt(0).toUpperCase()}${part.slice(1)} replaced`}
+          </Press>
+        ))}
+      </Row>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          onSave(false)
+        }}
+      >
+        <Slate>Put right and taken again:</Slate>
+        <Readings {...props} readings={next.readings} />
+        <Row>
+          <Press type="submit" go isDisabled={drafts.count === 0}>
+            Save
+          </Press>
+          <Press quiet onPress={onWhy}>
+            Why
+          </Press>
+          {onGauge && <Press onPress={() => onGauge(next.readings)}>Read the practice gauge</Press>}
+          {!next.stop && <Skip {...props} />}
+        </Row>
+      </form>
+    </>
+  )
+}

@@ -1,0 +1,93 @@
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import type { Step } from '@overhaul/core/run-sheet/steps'
+import type { EntryBody } from '@overhaul/core/stand/entries'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { Field, Press, Slate } from '../../ui/parts.tsx'
+import type { Drafts } from '../use-drafts.ts'
+
+/** What every face of the Next panel is given. */
+export interface NextProps {
+  readonly job: Job
+  readonly length: LengthUnit
+  readonly drafts: Drafts
+  readonly write: (bodies: readonly EntryBody[]) => boolean
+  readonly onSave: (squeezed: boolean) => void
+  readonly onWhy: () => void
+  /** Fills the drafts from the practice gauge, where the brake has one. */
+  readonly onGauge?: ((readings: readonly string[]) => void) | undefined
+  readonly sheetHref: string
+}
+
+export const Top = styled.div`
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+`
+export const Act = styled.p`
+  font: 600 30px/1.12 var(--label);
+  text-wrap: balance;
+`
+export const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-top: 4px;
+`
+export const Entry = styled.label`
+  display: grid;
+  gap: 2px;
+  font: 500 16px/1 var(--label);
+  input {
+    width: 84px;
+    font: 600 26px/1 var(--label);
+    height: 50px;
+  }
+`
+export const Check = styled.label`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  input {
+    flex: none;
+    width: 22px;
+    height: 22px;
+    accent-color: var(--ink);
+  }
+`
+
+/** What to have at hand. */
+export function Tools({ step }: { step: Step }) {
+  return step.tools ? <Slate>At hand: {step.tools.join(', ')}.</Slate> : null
+}
+
+/** Skipping asks for a reason, and the reason stands on the job sheet. */
+export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
+  const [reason, setReason] = useState<string>()
+  if (reason === undefined) {
+    return (
+      <Press quiet onPress={() => setReason('')}>
+        Skip
+      </Press>
+    )
+  }
+  return (
+    <Row as="form" onSubmit={(event) => event.preventDefault()}>
+      <Entry>
+        why is it skipped?
+        <Field
+          style={{ width: 240, font: 'inherit' }}
+          autoFocus
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </Entry>
+      <Press type="submit" onPress={() => write([{ kind: 'skip', step: job.next.step.id, reason }])}>
+        Skip, with this reason
+      </Press>
+    </Row>
+  )
+}
