@@ -1,0 +1,156 @@
+import { straddleAt, straddleCurve } from '@overhaul/core/cable/straddle'
+import { advise } from '@overhaul/core/dial-in/advice'
+import { believe, standingWalk } from '@overhaul/core/dial-in/belief'
+import type { Part } from '@overhaul/core/drawer/part'
+import { bookDimensions, FAMILIES, findFamily } from '@overhaul/core/families/registry'
+import { planMount } from '@overhaul/core/mount/plan'
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { driftOutline } from '@overhaul/core/pads/drift-outline'
+import { driftOf } from '@overhaul/core/pads/pads'
+import { habitOf } from '@overhaul/core/simulate/habit'
+import { type Bicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
+import { fold } from '@overhaul/core/stand/fold'
+import { BRIDGE } from '@overhaul/core/testing/mount'
+import { type Line, quantile } from './bench-lines.ts'
+import { benchServer } from './bench-server.ts'
+
+/** What must be quick, measured: printed against its limit, never asserted in a timed test. */
+const bicycles: readonly Bicycle[] = FAMILIES.map((each) => {
+  const d = bookDimensions(each)
+  return { familyId: each.id, dimensions: d, model: expectOk(each.fit(d)) }
+})
+
+const LONG = 60
+
+function longLog(bicycle: Bicycle) {
+  for (let seed = 1; ; seed += 1) {
+    const { log } = trial(bicycle, seed, habitOf(bicycle.familyId))
+    if (log.length >= LONG) return { seed, log: log.slice(0, LONG) }
+  }
+}
+
+function adviceLine(bicycle: Bicycle): Line {
+  const { model } = bicycle
+  const { seed, log } = longLog(bicycle)
+  const { windows } = fleetBrake(bicycle, seed)
+  const times = Array.from({ length: 400 }, () => {
+    const start = performance.now()
+    const state = fold(model, log)
+    advise(believe(model, state), state, windows)
+    return performance.now() - start
+  }).slice(100)
+  return {
+    what: `advice after a new reading, log of ${LONG} entries, p95: ${bicycle.familyId}`,
+    value: quantile(times, 0.95),
+    unit: 'ms',
+    limit: 5,
+  }
+}
+
+function frameLine(bicycle: Bicycle): Line {
+  const { model } = bicycle
+  const { log } = longLog(bicycle)
+  const belief = believe(model, fold(model, log))
+  const { q } = standingWalk(belief)
+  const times = Array.from({ length: 2000 }, (_, index) => {
+    const start = performance.now()
+    model.outline(model.squeeze(q, (index % 60) + 0.5))
+    return performance.now() - start
+  }).slice(200)
+  return {
+    what: `squeeze and outline for one frame, p95: ${bicycle.familyId}`,
+    value: quantile(times, 0.95),
+    unit: 'ms',
+    limit: 0.2,
+  }
+}
+
+function driftLine(): Line {
+  const times = Array.from({ length: 2000 }, (_, index) => {
+    const { model } = bicycles[index % bicycles.length] as Bicycle
+    const start = performance.now()
+    const drift = expectOk(driftOf(model.padArm.left, 1 + (index % 20) / 10, { trackMm: 16, padMm: 8 }))
+    driftOutline(drift, 1, 4, { rimWidthMm: 24, tyreWidthMm: 37 })
+    return performance.now() - start
+  }).slice(200)
+  return { what: 'drift over a pad’s life, drawn, p95', value: quantile(times, 0.95), unit: 'ms', limit: 5 }
+}
+
+/** One frame of dragging the yoke works out one point; the curve is made once for a brake. */
+function straddleLines(): readonly Line[] {
+  const cantilever = expectOk(findFamily('cantilever'))
+  const d = bookDimensions(cantilever)
+  const time = (count: number, work: (index: number) => void) =>
+    Array.from({ length: count }, (_, index) => {
+      const start = performance.now()
+      work(index)
+      return performance.now() - start
+    }).slice(count / 10)
+  const point = time(1000, (index) => straddleAt(cantilever, d, 'front', 20 + (index % 200) / 2))
+  const curve = time(100, (index) => straddleCurve(cantilever, { ...d, loadedMassKg: 80 + (index % 20) }, 'front'))
+  return [
+    { what: 'straddle under a dragged yoke, one frame, p95', value: quantile(point, 0.95), unit: 'ms', limit: 4 },
+    { what: 'straddle, the whole curve, p95', value: quantile(curve, 0.95), unit: 'ms', limit: 100 },
+  ]
+}
+
+/** A drawer of 500 kinds, half of them nuts, half washers for the very faces of the mount: the most there is to try. */
+function fullDrawer(): readonly Part[] {
+  const part = (index: number, kind: Part['kind'], dimensions: Record<string, number>): Part => ({
+    id: String(index),
+    code: String(index),
+    kind,
+    name: String(index),
+    dimensions,
+    material: kind === 'sleeve-nut' ? 'steel' : '',
+    minimum: 0,
+    count: 4,
+  })
+  return Array.from({ length: 500 }, (_, index) => {
+    if (index % 4 === 0)
+      return part(index, 'sleeve-nut', {
+        shankMm: 5 + (index % 97) / 4,
+        threadDepthMm: 6 + (index % 9),
+        outerMm: 8,
+        threadMm: 6,
+      })
+    if (index % 4 === 1) return part(index, 'hex-nut', { heightMm: 3 + (index % 31) / 10, threadMm: 6, pitchMm: 1 })
+    if (index % 4 === 2)
+      return part(index, 'concave-washer', {
+        thicknessMm: 1 + (index % 53) / 10,
+        radiusMm: 7 + (index % 21) / 10,
+        holeMm: 6.2,
+      })
+    return part(index, 'flat-washer', { thicknessMm: 0.5 + (index % 41) / 20, holeMm: 6.4, outerMm: 12 })
+  })
+}
+
+function plansLine(): Line {
+  const stock = fullDrawer()
+  const times = Array.from({ length: 300 }, (_, index) => {
+    const start = performance.now()
+    planMount({ ...BRIDGE, boltOutMm: 18 + (index % 20) / 10, caliperDepthMm: 25 }, stock, 'reversible')
+    return performance.now() - start
+  }).slice(50)
+  return {
+    what: 'every plan for one mount, drawer of 500 kinds, p95',
+    value: quantile(times, 0.95),
+    unit: 'ms',
+    limit: 20,
+  }
+}
+
+const lines: readonly Line[] = [
+  ...bicycles.map(adviceLine),
+  ...bicycles.map(frameLine),
+  driftLine(),
+  ...straddleLines(),
+  plansLine(),
+  ...(await benchServer()),
+]
+for (const { what, value, unit, limit } of lines) {
+  console.log(
+    `${value <= limit ? 'within' : 'OVER  '}  ${value.toFixed(value < 1 ? 3 : 1).padStart(8)} ${unit.padEnd(3)} of ${limit} ${unit}  ${what}`,
+  )
+}
+process.exitCode = lines.every(({ value, limit }) => value <= limit) ? 0 : 1

@@ -1,0 +1,2 @@
+export const CHROMIUM: { readonly executablePath: string; readonly args: string[] }
+export function ensureChromium(): void

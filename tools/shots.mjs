@@ -1,0 +1,102 @@
+import { spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { build, SERVER } from './build.mjs'
+import { CHROMIUM, ensureChromium } from './chromium.mjs'
+import { install, ROOT } from './install.mjs'
+
+/** One current picture of each main view, from the demo workshop: `npm run shots`. */
+const PORT = 4329
+const BASE = `http://127.0.0.1:${PORT}`
+const OUT = join(ROOT, 'docs/screenshots')
+
+const VIEWS = [
+  { name: 'rack', at: '/' },
+  { name: 'stand', job: ['Hire 04', 'front'] },
+  { name: 'stand-night', job: ['Hire 06', 'rear'], night: true },
+  {
+    name: 'stand-measure',
+    job: ['Hire 20', 'rear'],
+    act: (page) => page.getByRole('button', { name: 'Read the practice gauge' }).click(),
+  },
+  { name: 'stand-wheel', job: ['Hire 07', 'rear'] },
+  { name: 'stand-squeezed', job: ['Hire 04', 'front'], act: squeeze },
+  { name: 'stand-working', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('w') },
+  { name: 'stand-upright', job: ['Hire 04', 'front'], size: [820, 1180] },
+  { name: 'stand-phone', job: ['Hire 04', 'front'], size: [390, 844] },
+  {
+    name: 'stand-mount',
+    job: ['Tourer 1', 'front'],
+    act: (page) => page.getByRole('region', { name: 'Ways of mounting' }).evaluate((ways) => ways.scrollIntoView()),
+  },
+  { name: 'stand-match', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('2') },
+  { name: 'stand-pads', job: ['Hire 16', 'rear'], act: (page) => bring(page, '5', 'Drift') },
+  { name: 'stand-caliper', job: ['Folder 1', 'front'] },
+  { name: 'stand-straddle', job: ['Cross 1', 'front'], act: (page) => bring(page, '2', 'Straddle cable') },
+  { name: 'stand-cable', job: ['Cross 1', 'front'], act: (page) => bring(page, '6', 'Cable’s way') },
+  { name: 'drawer', at: '/drawer' },
+  { name: 'handbook', at: '/handbook' },
+  { name: 'job-sheet', sheet: ['Hire 04', 'rear'] },
+]
+
+/** Goes to a station and brings one of its notes to the top. */
+async function bring(page, station, region) {
+  await page.keyboard.press(station)
+  await page.getByRole('region', { name: region }).evaluate((each) => each.scrollIntoView())
+}
+
+async function squeeze(page) {
+  await page.getByLabel(/Bench drawing/).focus()
+  await page.keyboard.down(' ')
+  await page.waitForTimeout(1300)
+}
+
+async function pathOf({ at, job, sheet }) {
+  if (at) return at
+  const [name, end] = job ?? sheet
+  const rack = await (await fetch(`${BASE}/api/bicycles`)).json()
+  const { id } = rack.find((each) => each.name === name).brakes.find((each) => each.end === end).job
+  return job ? `/stand/${id}` : `/jobs/${id}/sheet`
+}
+
+function startServer(data) {
+  const env = { ...process.env, OVERHAUL_DATA: data, OVERHAUL_PORT: String(PORT) }
+  const server = spawn(process.execPath, [SERVER], {
+    cwd: ROOT,
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  return new Promise((resolve) =>
+    server.stdout.on('data', (text) => String(text).includes('is open') && resolve(server)),
+  )
+}
+
+install()
+ensureChromium()
+build()
+mkdirSync(OUT, { recursive: true })
+const data = mkdtempSync(join(tmpdir(), 'overhaul-shots-'))
+const server = await startServer(data)
+const browser = await chromium.launch(CHROMIUM)
+for (const view of VIEWS) {
+  const [width, height] = view.size ?? [1280, 800]
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme: view.night ? 'dark' : 'light',
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+  })
+  const page = await context.newPage()
+  await page.goto(BASE + (await pathOf(view)))
+  await page.waitForTimeout(900)
+  await view.act?.(page)
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: join(OUT, `${view.name}.png`) })
+  await context.close()
+  console.log(`docs/screenshots/${view.name}.png`)
+}
+await browser.close()
+server.kill('SIGTERM')
+rmSync(data, { recursive: true, force: true })

@@ -1,0 +1,142 @@
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { PART_KINDS } from '@overhaul/core/drawer/kinds'
+import { DRAWER_COLUMNS } from '@overhaul/core/drawer/rows'
+import { bookDimensions, FAMILIES } from '@overhaul/core/families/registry'
+import { WAYS } from '@overhaul/core/mount/ways'
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { STEPS } from '@overhaul/core/run-sheet/steps'
+import { CHOICES, partOf } from '@overhaul/core/stand/choices'
+import { SWAPPED_PARTS } from '@overhaul/core/stand/depends'
+import { ENTRY_KINDS } from '@overhaul/core/stand/entries'
+import { READINGS, SEEN } from '@overhaul/core/stand/readings'
+import { describe, expect, it } from 'vitest'
+import { quantile } from './bench-lines.ts'
+
+const HERE = dirname(fileURLToPath(import.meta.url))
+const ROOT = dirname(HERE)
+const run = (tool: string, ...args: readonly string[]) => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join(HERE, tool), ...args], {
+    encoding: 'utf8',
+    cwd: ROOT,
+  })
+  return { status, stdout, stderr, json: stdout.startsWith('{') ? JSON.parse(stdout) : undefined }
+}
+
+describe('npm run -s calc', () => {
+  // Exact unit arithmetic: 50 N at 100 mm is 5 N·m.
+  it('prints the outputs by their names', () => {
+    const { status, json } = run('calc.ts', 'torque-from-pull', '{"forceN":50,"lengthMm":100}')
+    expect(status).toBe(0)
+    expect(json).toEqual({ torqueNm: 5 })
+  })
+
+  it('prints working and sources when asked', () => {
+    const { json } = run('calc.ts', 'cable-friction', '{"friction":0.1,"bendDeg":180}', '--working')
+    expect(json).toMatchObject({
+      id: 'cable-friction',
+      working: [{ formula: 'T_out/T_in = e^(−μβ)' }],
+      sources: [{ kind: 'textbook' }],
+    })
+  })
+
+  it.each([
+    [['torque-from-pull', '{"forceN":-1,"lengthMm":100}'], 'out-of-range', 'forceN'],
+    [['torque-from-pull', '{"forceN":1}'], 'missing', 'lengthMm'],
+    [['torque-from-pull', '{forceN:1}'], 'broken-json', 'inputs'],
+    [['divination', '{}'], 'unknown-calculation', 'id'],
+  ])('%j ends with 2 and says why', (args, code, field) => {
+    const { status, json } = run('calc.ts', ...args)
+    expect(status).toBe(2)
+    expect(json).toMatchObject({ error: { code, field, message: expect.any(String) } })
+  })
+
+  it('lists the calculations when none is named', () => {
+    expect(run('calc.ts').stdout).toContain('linear-pull')
+  })
+})
+
+describe('npm run -s bench:passes', () => {
+  it('prints one line of JSON with both policies', () => {
+    const { status, json } = run('bench-passes.ts', '--family', 'linear-pull', '--brakes', '12', '--seed', '3')
+    expect(status).toBe(0)
+    const policy = {
+      mean: expect.any(Number),
+      median: expect.any(Number),
+      p95: expect.any(Number),
+      failed: expect.any(Number),
+    }
+    expect(json).toEqual({
+      family: 'linear-pull',
+      brakes: 12,
+      seed: 3,
+      advice: policy,
+      habit: policy,
+      ratio: expect.any(Number),
+    })
+    expect(json.ratio).toBeCloseTo(json.habit.mean / json.advice.mean, 1)
+  })
+
+  it.each([
+    [['--family', 'coaster'], 'family'],
+    [['--brakes', 'many'], 'brakes'],
+    [['--seed', '1.5'], 'seed'],
+  ])('%j is refused', (args, field) => {
+    const { status, stderr } = run('bench-passes.ts', ...args)
+    expect(status).toBe(2)
+    expect(JSON.parse(stderr).error.field).toBe(field)
+  })
+})
+
+const ADJUSTERS = FAMILIES.flatMap((family) => expectOk(family.fit(bookDimensions(family))).adjusters)
+
+describe('docs/formats.md', () => {
+  const text = readFileSync(join(ROOT, 'docs/formats.md'), 'utf8')
+  const named = (word: string) => text.includes(`\`${word}\``)
+
+  it('names every family', () => {
+    for (const { id } of FAMILIES) expect(text).toContain(`"${id}"`)
+  })
+
+  it('names every entry, reading, answer, step and column that leaves or enters the house', () => {
+    const words = [
+      ...ENTRY_KINDS,
+      ...READINGS.flatMap(({ id, shorthand }) => [id, shorthand]),
+      ...SEEN.flatMap(({ id, shorthand, options }) => [id, shorthand, ...options.map((each) => each.id)]),
+      ...STEPS.flatMap(({ id, shorthand, done }) =>
+        done.kind === 'signed' ? [] : shorthand ? [id, `${shorthand} ok`] : [id],
+      ),
+      ...SWAPPED_PARTS,
+      ...CHOICES.flatMap((each) => [partOf(each), ...each.options.map((option) => option.id)]),
+      ...ADJUSTERS.flatMap(({ id, shorthand }) => [id, shorthand]),
+      ...WAYS.map(({ id }) => id),
+      ...PART_KINDS.map(({ id }) => id),
+      ...DRAWER_COLUMNS,
+    ]
+    expect(words.filter((word) => !named(word))).toEqual([])
+  })
+
+  it('no word of the tape means two things', () => {
+    const own = ['sq', 'school', 'swap', 'torque', 'skip', 'note', 'release']
+    const turned = new Set(ADJUSTERS.map((each) => each.shorthand))
+    const taken = [...own, ...turned, ...[...READINGS, ...SEEN, ...STEPS].flatMap(({ shorthand }) => shorthand ?? [])]
+    expect(taken.filter((word, index) => taken.indexOf(word) !== index)).toEqual([])
+    const answers = SEEN.flatMap(({ options }) => options.map((each) => each.id))
+    expect(answers.filter((word) => taken.includes(word))).toEqual([])
+  })
+})
+
+describe('quantiles', () => {
+  it('are values that were seen', () => {
+    expect(quantile([3, 1, 2], 0.5)).toBe(2)
+    expect(quantile([5, 1], 1)).toBe(5)
+    expect(
+      quantile(
+        Array.from({ length: 100 }, (_, index) => index + 1),
+        0.95,
+      ),
+    ).toBe(95)
+  })
+})
