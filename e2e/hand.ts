@@ -1,0 +1,36 @@
+import { expect, type Page } from '@playwright/test'
+
+export const next = (page: Page) => page.getByTestId('next')
+
+/** Does what Next says once: confirms, reads the gauge and saves, or makes the turn. Gives what it said. */
+export async function follow(page: Page): Promise<string> {
+  const panel = next(page)
+  const said = (await panel.textContent()) ?? ''
+  const log = page.getByRole('list', { name: 'Log, newest first' }).getByRole('listitem')
+  const written = await log.count()
+  const gauge = panel.getByRole('button', { name: 'Read the practice gauge' })
+  if (await gauge.isVisible()) {
+    await gauge.click()
+    await panel.getByRole('button', { name: 'Save' }).click()
+  } else await page.keyboard.press('d')
+  await expect.poll(() => log.count()).toBeGreaterThan(written)
+  return said
+}
+
+/** Follows the sheet until Next says something. */
+export async function until(page: Page, words: string | RegExp, most = 40): Promise<readonly string[]> {
+  const said: string[] = []
+  for (let act = 0; act < most; act += 1) {
+    const now = (await next(page).textContent()) ?? ''
+    if (typeof words === 'string' ? now.includes(words) : words.test(now)) return said
+    said.push(await follow(page))
+  }
+  throw new Error(`${words} never came up`)
+}
+
+/** Signs the job. */
+export async function release(page: Page, initials: string) {
+  await next(page).getByLabel('initials or number').fill(initials)
+  await next(page).getByRole('button', { name: 'Release', exact: true }).click()
+  await expect(next(page)).toContainText(`Released by ${initials}`)
+}

@@ -1,0 +1,134 @@
+import { expect, type Page, test } from '@playwright/test'
+import { SOUND, workshop } from './workshop.ts'
+
+let shop: Awaited<ReturnType<typeof workshop>>
+test.beforeAll(async () => {
+  shop = await workshop(4312)
+})
+test.afterAll(() => shop.close())
+
+const SIZES = [
+  ['laptop', 1280, 800],
+  ['upright tablet', 820, 1180],
+  ['phone', 390, 844],
+] as const
+
+/** Buttons and links a gloved finger would miss, and text wider than the sheet. */
+const faults = (page: Page) =>
+  page.evaluate(() => {
+    const seen = (element: Element) => {
+      const box = element.getBoundingClientRect()
+      return box.width > 0 && box.height > 0 ? box : undefined
+    }
+    const small = [
+      ...document.querySelectorAll('button, nav a, select, input:not([type=checkbox]):not([type=radio])'),
+    ].flatMap((each) => {
+      const box = seen(each)
+      return box && (box.height < 43.5 || box.width < 43.5)
+        ? [`${each.tagName} ${each.textContent?.slice(0, 20)} ${Math.round(box.width)}×${Math.round(box.height)}`]
+        : []
+    })
+    const wide =
+      document.documentElement.scrollWidth > window.innerWidth + 1
+        ? [`page is ${document.documentElement.scrollWidth} wide`]
+        : []
+    return [...small, ...wide]
+  })
+
+for (const [name, width, height] of SIZES) {
+  test(`${name}: nothing runs off the sheet and every target can be hit`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    for (const path of [
+      '/',
+      `/stand/${await shop.job('Hire 04', 'front')}`,
+      `/stand/${await shop.job('Hire 07', 'rear')}`,
+      `/stand/${await shop.job('Tourer 1', 'front')}`,
+      `/stand/${await shop.job('Tourer 1', 'rear')}`,
+      `/stand/${await shop.job('Folder 1', 'front')}`,
+      '/drawer',
+      '/handbook',
+    ]) {
+      await page.goto(`${shop.url}${path}`)
+      await expect(page.getByRole('main').first()).toBeVisible()
+      await page.waitForTimeout(500)
+      expect(await faults(page), path).toEqual([])
+    }
+    await page.goto(`${shop.url}/stand/${await shop.job('Cross 1', 'front')}`)
+    for (const [station, region] of [
+      ['Match', 'Straddle cable'],
+      ['Pads', 'Drift'],
+      ['Cable', 'Cable’s way'],
+      ['Centre', 'Lever weight'],
+    ] as const) {
+      await page.getByRole('button', { name: new RegExp(`^${station}`) }).click()
+      await expect(page.getByRole('region', { name: region })).toBeVisible()
+      expect(await faults(page), station).toEqual([])
+    }
+  })
+}
+
+test('on a phone the next act comes first and the tape stays at the foot', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
+  const next = await page.getByTestId('next').boundingBox()
+  const fold = page.getByText('Drawing of the brake and the lever')
+  expect(next?.y).toBeLessThan((await fold.boundingBox())?.y ?? 0)
+  await expect(page.getByLabel(/Bench drawing/)).toBeHidden()
+  await fold.click()
+  await expect(page.getByLabel(/Bench drawing/)).toBeVisible()
+  await page.mouse.wheel(0, 900)
+  const tape = await page.getByLabel('Tape').boundingBox()
+  expect((tape?.y ?? 0) + (tape?.height ?? 0)).toBeLessThanOrEqual(844)
+})
+
+test('a gauge can be dragged, nudged and dropped; nothing is logged until it is saved', async ({ page }) => {
+  const job = await shop.job('Hire 04', 'front')
+  await page.goto(`${shop.url}/stand/${job}`)
+  const before = (await shop.entries(job)).length
+  const measured = await page.getByLabel('gap left', { exact: true }).inputValue()
+  const gauge = page.getByRole('img', { name: /^gap left:/ })
+  const box = await gauge.boundingBox()
+  if (!box) throw new Error('no gauge')
+  await page.mouse.move(box.x + box.width * 0.3, box.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width * 0.5, box.y + 20, { steps: 4 })
+  await page.mouse.up()
+  const input = page.getByLabel('gap left', { exact: true })
+  const dragged = Number(await input.inputValue())
+  expect(dragged).toBeGreaterThan(0.8)
+  expect(dragged).toBeLessThan(1.6)
+  await input.focus()
+  await page.keyboard.press('ArrowUp')
+  expect(Number(await input.inputValue())).toBeCloseTo(dragged + 0.1, 5)
+  await page.keyboard.press('Escape')
+  expect(await input.inputValue()).toBe(measured)
+  expect((await shop.entries(job)).length).toBe(before)
+  await input.fill('1.2')
+  await page.keyboard.press('Enter')
+  await expect.poll(async () => (await shop.entries(job)).length).toBe(before + 1)
+})
+
+test('the drawing can be flipped, and left stays the rider’s left', async ({ page }) => {
+  await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
+  const place = (text: string) =>
+    page
+      .getByLabel(/front view/)
+      .getByText(text, { exact: true })
+      .boundingBox()
+  expect((await place('LEFT'))?.x).toBeLessThan((await place('RIGHT'))?.x ?? 0)
+  await page.getByRole('button', { name: 'see from the front' }).click()
+  expect((await place('LEFT'))?.x).toBeGreaterThan((await place('RIGHT'))?.x ?? 0)
+})
+
+test('a wheel out of true stops everything before a screw is touched', async ({ page }) => {
+  await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
+  await expect(page.getByTestId('next')).toBeVisible()
+  await page.keyboard.press('t')
+  await page.keyboard.type(`wheel ok hub ok lat 2.6 rad 0.3 off 0 ${SOUND} gl 0.4 gr 2.4 bite 10`)
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('next')).toContainText('Seat the wheel again; if it stays so, true or dish it')
+  await page.keyboard.press('t')
+  await page.keyboard.type('skip wheel-true no truing stand here')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('next')).toContainText('leaves no setting that neither rubs nor reaches the bar')
+})

@@ -1,0 +1,115 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { networkInterfaces, tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { expect, test } from '@playwright/test'
+import { until } from './hand.ts'
+import { workshop } from './workshop.ts'
+
+const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
+
+/** `npm start` until it ends by itself or says it is open. */
+function start(environment: Record<string, string>, ...flags: readonly string[]) {
+  const child = spawn(process.execPath, ['tools/start.mjs', ...flags], {
+    cwd: ROOT,
+    env: { ...process.env, ...environment },
+    stdio: 'pipe',
+  })
+  let said = ''
+  const done = new Promise<{ code: number | null; said: string }>((resolve) => {
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString()
+      if (said.includes('is open at')) resolve({ code: null, said })
+    }
+    child.stdout.on('data', hear)
+    child.stderr.on('data', hear)
+    child.once('exit', (code) => resolve({ code, said }))
+  })
+  return { done, stop: () => new Promise((resolve) => child.once('exit', resolve) && child.kill('SIGTERM')) }
+}
+
+const fresh = () => mkdtempSync(join(tmpdir(), 'overhaul-start-'))
+
+test.describe('starting', () => {
+  test('says in one line where it is open, and begins empty when asked', async ({ page }) => {
+    const run = start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4341' }, '--empty')
+    expect((await run.done).said.trim()).toBe('Overhaul is open at http://127.0.0.1:4341')
+    await page.goto('http://127.0.0.1:4341')
+    await expect(page.getByText('The rail is empty')).toBeVisible()
+    await run.stop()
+  })
+
+  test('a port already taken, data that cannot be written and a flag nobody knows are each said in a sentence', async () => {
+    const shop = await workshop(4342, '--empty')
+    const taken = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4342' }, '--empty').done
+    expect(taken).toMatchObject({ code: 1, said: expect.stringContaining('Port 4342 is taken') })
+    await shop.close()
+
+    const file = join(fresh(), 'file')
+    writeFileSync(file, '')
+    const unwritable = await start({ OVERHAUL_DATA: join(file, 'data'), OVERHAUL_PORT: '4343' }).done
+    expect(unwritable).toMatchObject({ code: 1, said: expect.stringContaining('cannot be written') })
+
+    const unknown = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4343' }, '--quickly').done
+    expect(unknown).toMatchObject({ code: 1, said: expect.stringContaining('“--quickly” is not understood') })
+  })
+
+  test('shared, it answers on the workshop’s network too', async () => {
+    const address = Object.values(networkInterfaces())
+      .flat()
+      .find((each) => each?.family === 'IPv4' && !each.internal)?.address
+    test.skip(address === undefined, 'this machine has no network')
+    const run = start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4344' }, '--empty', '--share')
+    expect((await run.done).said).toContain(`http://${address}:4344`)
+    const answer = await fetch(`http://${address}:4344/api/health`)
+    expect(answer.status).toBe(200)
+    await run.stop()
+  })
+})
+
+test.describe('two screens on one job', () => {
+  test('a reading taken before somebody else’s turn was seen is looked at again; a release elsewhere refuses what comes late', async ({
+    page,
+    browser,
+  }) => {
+    const shop = await workshop(4345)
+    const job = await shop.job('Hire 06', 'rear')
+    const url = `${shop.url}/stand/${job}`
+    await page.goto(url)
+    await until(page, 'Next turn')
+    const other = await (await browser.newContext()).newPage()
+    await other.goto(url)
+    await expect(other.getByTestId('next')).toContainText('Next turn')
+
+    // The other screen loses the stream and the log, and measures on; meanwhile a turn is made here.
+    await other.route('**/api/jobs/*/**', (route) => route.abort())
+    await other.keyboard.press('t')
+    await other.keyboard.type('gl 1.1')
+    await other.keyboard.press('Enter')
+    await expect(other.getByRole('button', { name: /gap left 1\.1 mm/ })).toContainText('waiting')
+    await page.keyboard.press('d')
+    await expect(page.getByTestId('next')).toContainText('Squeeze ten times')
+    await expect
+      .poll(async () => (await shop.entries(job)).filter((entry) => entry.kind === 'turn').length)
+      .toBeGreaterThan(0)
+    await other.unroute('**/api/jobs/*/**')
+    await expect(page.getByRole('button', { name: /gap left 1\.1 mm/ })).toContainText('overtaken')
+
+    // What is refused stays on the screen that wrote it, with the reason, until somebody drops it.
+    await other.route('**/api/jobs/*/entries', (route) =>
+      route.fulfill({
+        status: 409,
+        json: { error: { code: 'job-released', field: 'kind', message: 'This job was released by 3.' } },
+      }),
+    )
+    await other.keyboard.press('t')
+    await other.keyboard.type('note too late')
+    await other.keyboard.press('Enter')
+    await expect(other.getByRole('alert')).toContainText('Not taken: too late')
+    await expect(other.getByRole('alert')).toContainText('released by 3')
+    await other.getByRole('button', { name: 'Drop it' }).click()
+    await expect(other.getByRole('alert')).toBeHidden()
+    await shop.close()
+  })
+})

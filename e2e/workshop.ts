@@ -1,0 +1,66 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
+
+/** What the tape takes for a sound rim, parts that belong together, pads set and a cable laid: up to the readings of the brake itself. */
+export const SOUND = [
+  'wall 1.4 line none step smooth',
+  'lp 30 lf 75 reach 60 mass 95 kind coil house 5 ends right ia whole ih whole rim alloy pad alloy bolts ok arms ok',
+  'pl 4 pr 3.8 face clean sl forward sr forward tt 14 ptall 10 edge 1 arc follow toe 0.5 set applied pads ok',
+  'run ok feel smooth lining lined clamp ok',
+].join(' ')
+
+/** A workshop served by the real program in a process of its own, on data of its own; it can be stopped and started. */
+export async function workshop(port: number, ...flags: readonly string[]) {
+  const data = mkdtempSync(join(tmpdir(), 'overhaul-e2e-'))
+  let server: ChildProcess
+
+  const start = () =>
+    new Promise<void>((resolve, reject) => {
+      server = spawn(process.execPath, ['server/dist/bundle/main.js', ...flags], {
+        cwd: ROOT,
+        env: { ...process.env, OVERHAUL_DATA: data, OVERHAUL_PORT: String(port) },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      })
+      server.stdout?.on('data', (chunk: Buffer) => {
+        if (chunk.toString().includes('Overhaul is open')) resolve()
+      })
+      server.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
+    })
+
+  const stop = () =>
+    new Promise<void>((resolve) => {
+      server.removeAllListeners('exit')
+      server.once('exit', () => resolve())
+      server.kill('SIGTERM')
+    })
+
+  await start()
+  const url = `http://127.0.0.1:${port}`
+  return {
+    url,
+    start,
+    stop,
+    async close() {
+      await stop()
+      rmSync(data, { recursive: true, force: true })
+    },
+    /** The newest job on one brake. */
+    async job(bicycle: string, end: 'front' | 'rear'): Promise<string> {
+      const rack = (await (await fetch(`${url}/api/bicycles`)).json()) as {
+        name: string
+        brakes: { end: string; job: { id: string } }[]
+      }[]
+      const found = rack.find((each) => each.name === bicycle)?.brakes.find((each) => each.end === end)
+      if (!found) throw new Error(`no ${bicycle} ${end}`)
+      return found.job.id
+    },
+    async entries(jobId: string): Promise<{ kind: string; seq: number; text?: string; id: string }[]> {
+      return (await fetch(`${url}/api/jobs/${jobId}/entries`)).json() as never
+    },
+  }
+}
