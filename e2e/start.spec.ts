@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
@@ -9,6 +9,18 @@ import { workshop } from './workshop.ts'
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 
+/** What a test started, so that nothing of it outlives the test, failed or not. */
+const started: ChildProcess[] = []
+
+const stop = (child: ChildProcess) =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null) return resolve(undefined)
+    child.once('exit', resolve)
+    child.kill('SIGTERM')
+  })
+
+test.afterEach(() => Promise.all(started.splice(0).map(stop)))
+
 /** `npm start` until it ends by itself or says it is open. */
 function start(environment: Record<string, string>, ...flags: readonly string[]) {
   const child = spawn(process.execPath, ['tools/start.mjs', ...flags], {
@@ -16,6 +28,7 @@ function start(environment: Record<string, string>, ...flags: readonly string[])
     env: { ...process.env, ...environment },
     stdio: 'pipe',
   })
+  started.push(child)
   let said = ''
   const done = new Promise<{ code: number | null; said: string }>((resolve) => {
     const hear = (chunk: Buffer) => {
@@ -26,32 +39,31 @@ function start(environment: Record<string, string>, ...flags: readonly string[])
     child.stderr.on('data', hear)
     child.once('exit', (code) => resolve({ code, said }))
   })
-  return { done, stop: () => new Promise((resolve) => child.once('exit', resolve) && child.kill('SIGTERM')) }
+  return done
 }
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'overhaul-start-'))
 
 test.describe('starting', () => {
   test('says in one line where it is open, and begins empty when asked', async ({ page }) => {
-    const run = start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4341' }, '--empty')
-    expect((await run.done).said.trim()).toBe('Overhaul is open at http://127.0.0.1:4341')
+    const { said } = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4341' }, '--empty')
+    expect(said.trim()).toBe('Overhaul is open at http://127.0.0.1:4341')
     await page.goto('http://127.0.0.1:4341')
     await expect(page.getByText('The rail is empty')).toBeVisible()
-    await run.stop()
   })
 
   test('a port already taken, data that cannot be written and a flag nobody knows are each said in a sentence', async () => {
     const shop = await workshop(4342, '--empty')
-    const taken = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4342' }, '--empty').done
+    const taken = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4342' }, '--empty')
     expect(taken).toMatchObject({ code: 1, said: expect.stringContaining('Port 4342 is taken') })
     await shop.close()
 
     const file = join(fresh(), 'file')
     writeFileSync(file, '')
-    const unwritable = await start({ OVERHAUL_DATA: join(file, 'data'), OVERHAUL_PORT: '4343' }).done
+    const unwritable = await start({ OVERHAUL_DATA: join(file, 'data'), OVERHAUL_PORT: '4343' })
     expect(unwritable).toMatchObject({ code: 1, said: expect.stringContaining('cannot be written') })
 
-    const unknown = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4343' }, '--quickly').done
+    const unknown = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4343' }, '--quickly')
     expect(unknown).toMatchObject({ code: 1, said: expect.stringContaining('“--quickly” is not understood') })
   })
 
@@ -60,11 +72,10 @@ test.describe('starting', () => {
       .flat()
       .find((each) => each?.family === 'IPv4' && !each.internal)?.address
     test.skip(address === undefined, 'this machine has no network')
-    const run = start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4344' }, '--empty', '--share')
-    expect((await run.done).said).toContain(`http://${address}:4344`)
+    const { said } = await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4344' }, '--empty', '--share')
+    expect(said).toContain(`http://${address}:4344`)
     const answer = await fetch(`http://${address}:4344/api/health`)
     expect(answer.status).toBe(200)
-    await run.stop()
   })
 })
 

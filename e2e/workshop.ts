@@ -10,7 +10,7 @@ const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 export const SOUND = [
   'wall 1.4 line none step smooth',
   'lp 30 lf 75 reach 60 mass 95 kind coil house 5 ends right ia whole ih whole rim alloy pad alloy bolts ok arms ok',
-  'pl 4 pr 3.8 face clean sl forward sr forward tt 14 ptall 10 edge 1 arc follow toe 0.5 set applied pads ok',
+  'pl 4 pr 3.8 face clean sl forward sr forward tt 14 ptall 10 el 1 er 1.1 arc follow tl 0.5 tr 0.6 set applied pads ok',
   'run ok feel smooth lining lined clamp ok',
 ].join(' ')
 
@@ -18,6 +18,7 @@ export const SOUND = [
 export async function workshop(port: number, ...flags: readonly string[]) {
   const data = mkdtempSync(join(tmpdir(), 'overhaul-e2e-'))
   let server: ChildProcess
+  process.once('exit', () => server.kill())
 
   const start = () =>
     new Promise<void>((resolve, reject) => {

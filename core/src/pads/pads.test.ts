@@ -8,7 +8,16 @@ import { expectOk } from '../outcome/outcome.ts'
 import { fault, outputs } from '../testing/calculate.ts'
 import { DIMENSIONS } from '../testing/stand.ts'
 import { driftOutline } from './drift-outline.ts'
-import { driftOf, leanOverRims, leavesTrack, startHeight, toeShims, unevenWear, washerStacks } from './pads.ts'
+import {
+  driftOf,
+  leanOverRims,
+  leavesTrack,
+  padPaths,
+  startHeight,
+  toeShims,
+  unevenWear,
+  washerStacks,
+} from './pads.ts'
 
 const armOf = (family: (typeof FAMILIES)[number]) => expectOk(family.fit(bookDimensions(family))).padArm.left
 
@@ -60,6 +69,18 @@ describe('drift as the pad wears', () => {
     expect(armOf(linearPullFamily)).toMatchObject({ inMm: 28, upMm: 28 })
     expect(armOf(cantileverFamily).inMm).toBeCloseTo(28, 9)
     expect(armOf(dualPivotFamily).upMm).toBe(-52)
+  })
+
+  // From memory: a dual-pivot’s two arms swing about different bolts, one each side of the rim’s middle.
+  it('the pads of a dual-pivot part ways, those of an even brake go as one', () => {
+    const pad = { trackMm: 14, padMm: 10 }
+    const of = (family: (typeof FAMILIES)[number]) =>
+      expectOk(padPaths(expectOk(family.fit(bookDimensions(family))).padArm, 2.5, pad))
+    const [left, right, ...more] = of(dualPivotFamily)
+    expect(more).toEqual([])
+    expect(left).toMatchObject({ sides: ['left'], drift: { say: expect.stringContaining('the left pad sinks') } })
+    expect(right).toMatchObject({ sides: ['right'], drift: { say: expect.stringContaining('the right pad climbs') } })
+    expect(of(linearPullFamily)).toMatchObject([{ sides: ['left', 'right'], drift: { name: 'the pad' } }])
   })
 
   it('a pad that can no longer reach is refused', () => {

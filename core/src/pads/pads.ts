@@ -29,6 +29,8 @@ export interface Drift {
   readonly trackMm: number
   readonly padMm: number
   readonly arcMm: number
+  /** Which pad this is: `the pad` where both go the same way. */
+  readonly name: string
   readonly say: string
   readonly worked: readonly Worked[]
 }
@@ -48,7 +50,12 @@ const mm = (value: number) => `${Math.abs(value).toFixed(1)} mm`
  * Which way the pad drifts over its life on this brake, and where its upper edge must stand at the start so that it stays
  * on the track longest. Refuses a pad taller than the track, and one that can no longer reach the rim.
  */
-export function driftOf(arm: PadArm, usableMm: number, { trackMm, padMm, straight }: PadOnTrack): Outcome<Drift> {
+export function driftOf(
+  arm: PadArm,
+  usableMm: number,
+  { trackMm, padMm, straight }: PadOnTrack,
+  name = 'the pad',
+): Outcome<Drift> {
   const whole = padDrift.work({ padInMm: arm.inMm, padUpMm: arm.upMm, wornMm: usableMm })
   if (!whole.ok) return whole
   const { riseMm } = whole.value.outputs
@@ -74,11 +81,42 @@ export function driftOf(arm: PadArm, usableMm: number, { trackMm, padMm, straigh
     trackMm,
     padMm,
     arcMm,
+    name,
     say: staysOn
-      ? `Over ${mm(usableMm)} of wear the pad ${way}: its upper edge stays on the track if it starts ${mm(edgeLeastMm)} to ${mm(edgeMostMm)} below the track’s, best at ${mm(edgeBestMm)}.`
-      : `Over ${mm(usableMm)} of wear the pad ${way}, more than the track has room for: begin ${mm(edgeLeastMm)} below its edge and look again when half is worn.`,
+      ? `Over ${mm(usableMm)} of wear ${name} ${way}: its upper edge stays on the track if it starts ${mm(edgeLeastMm)} to ${mm(edgeMostMm)} below the track’s, best at ${mm(edgeBestMm)}.`
+      : `Over ${mm(usableMm)} of wear ${name} ${way}, more than the track has room for: begin ${mm(edgeLeastMm)} below its edge and look again when half is worn.`,
     worked: [whole.value, ...(arc ? [arc.value] : []), height.value],
   })
+}
+
+export type Side = 'left' | 'right'
+
+/** The path of one pad, or of both where they are as good as one. */
+export interface PadPath {
+  readonly sides: readonly Side[]
+  readonly drift: Drift
+}
+
+/** Drifts nearer to one another than this are told as one: a rule on a pad reads no closer. Our choice. */
+const ALIKE_MM = 0.3
+
+/** The path of each pad over its life. The two pads of a dual-pivot swing about different pivots and part ways. */
+export function padPaths(
+  arms: Readonly<Record<Side, PadArm>>,
+  usableMm: number,
+  pad: PadOnTrack,
+): Outcome<readonly PadPath[]> {
+  const left = driftOf(arms.left, usableMm, pad, 'the left pad')
+  if (!left.ok) return left
+  const right = driftOf(arms.right, usableMm, pad, 'the right pad')
+  if (!right.ok) return right
+  if (Math.abs(left.value.riseMm - right.value.riseMm) > ALIKE_MM)
+    return ok([
+      { sides: ['left'], drift: left.value },
+      { sides: ['right'], drift: right.value },
+    ])
+  const both = driftOf(arms.left, usableMm, pad)
+  return both.ok ? ok([{ sides: ['left', 'right'], drift: both.value }]) : both
 }
 
 /** What gap the arm can give a pad. Refuses one thicker than the room between arm and rim. */

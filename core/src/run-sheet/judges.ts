@@ -3,7 +3,17 @@ import { type LeverMatch, leverMatch, padMismatch } from '../match/lever-match.t
 import { type BoltMount, boltMountOf, checkMeasured, type Measured } from '../mount/measured.ts'
 import { type Reach, reachOf } from '../mount/reach.ts'
 import type { Outcome } from '../outcome/outcome.ts'
-import { type Drift, driftOf, leavesTrack, padRoom, startHeight, unevenWear, WORN_MM } from '../pads/pads.ts'
+import {
+  type Drift,
+  leavesTrack,
+  type PadPath,
+  padPaths,
+  padRoom,
+  type Side,
+  startHeight,
+  unevenWear,
+  WORN_MM,
+} from '../pads/pads.ts'
 import { lastReading, lastSeen } from '../stand/fold.ts'
 import { findOption } from '../stand/readings.ts'
 import { placed } from './placed.ts'
@@ -50,12 +60,16 @@ export const boltMountAt = (stand: Pick<Stand, 'hardware' | 'state'>): BoltMount
   return checkMeasured(measured).ok ? boltMountOf(measured) : undefined
 }
 
-/** The pad’s path over its life on this brake, or undefined until rim and pad are measured. */
-export function driftAt({ model, state, dimensions }: Stand): Outcome<Drift> | undefined {
+/** The pads’ paths over their life on this brake, or undefined until rim and pads are measured. */
+export function padPathsAt({
+  model,
+  state,
+  dimensions,
+}: Pick<Stand, 'model' | 'state' | 'dimensions'>): Outcome<readonly PadPath[]> | undefined {
   const [track, pad, left, right] = ['trackTall', 'padTall', 'padLeft', 'padRight'].map((id) => lastReading(state, id))
   if (track === undefined || pad === undefined || left === undefined || right === undefined) return undefined
   const lengthMm = lastSeen(state, 'padShape') === 'straight' ? lastReading(state, 'padLength') : undefined
-  return driftOf(model.padArm.left, Math.max(0, Math.min(left, right) - WORN_MM), {
+  return padPaths(model.padArm, Math.max(0, Math.min(left, right) - WORN_MM), {
     trackMm: track,
     padMm: pad,
     ...(lengthMm !== undefined && { straight: { lengthMm, radiusMm: (dimensions.beadSeatMm as number) / 2 } }),
@@ -78,8 +92,8 @@ export const TOE_WINDOWS: Readonly<Record<string, readonly [number, number]>> = 
   flat: [0, 0.2],
 }
 
-const TOO_HIGH = 'The pad stands too high: it would meet the tyre and can burst it.'
-const TOO_LOW = 'The pad stands too low: it would overhang, dive under the rim as it wears, and brake less.'
+const TOO_HIGH = 'stands too high: it would meet the tyre and can burst it.'
+const TOO_LOW = 'stands too low: it would overhang, dive under the rim as it wears, and brake less.'
 
 /** When it will happen, where it has not yet. */
 function leaving(drift: Drift, edgeMm: number): string {
@@ -89,6 +103,43 @@ function leaving(drift: Drift, edgeMm: number): string {
 
 const span = (low: number, high: number) =>
   high - low < 0.05 ? `${low.toFixed(1)} mm` : `${low.toFixed(1)} to ${high.toFixed(1)} mm`
+
+const SIDES = ['left', 'right'] as const
+const TOE = { left: 'toeLeft', right: 'toeRight' } as const
+
+/** Each said once, in the order they came. */
+const inTurn = (said: readonly string[]) => [...new Set(said)].join(' ')
+
+/** What is wrong with the height of one pad, or undefined where it is well. */
+function heightWrong(
+  side: Side,
+  edgeMm: number,
+  drift: Drift,
+  school: string,
+): { readonly say: string; readonly remedy: string } | undefined {
+  const remedy = drift.say
+  const { edgeLeastMm, edgeMostMm } = drift
+  if (edgeMm < edgeLeastMm - HEIGHT_ROOM_MM)
+    return { say: `The ${side} pad ${TOO_HIGH} ${leaving(drift, edgeMm)}`.trim(), remedy }
+  if (edgeMm > Math.max(edgeLeastMm, edgeMostMm) + HEIGHT_ROOM_MM)
+    return { say: `The ${side} pad ${TOO_LOW} ${leaving(drift, edgeMm)}`.trim(), remedy }
+  const { lowMm, highMm } = startHeight(drift, school)
+  return edgeMm < lowMm - HEIGHT_ROOM_MM || edgeMm > highMm + HEIGHT_ROOM_MM
+    ? {
+        say: `The ${side} pad’s edge stands ${edgeMm.toFixed(1)} mm below the track’s; this school wants ${span(lowMm, highMm)}.`,
+        remedy,
+      }
+    : undefined
+}
+
+/** What is wrong with the toe-in of one pad, or undefined where it is well. */
+function toeWrong(side: Side, toeMm: number, [low, high]: readonly [number, number]): string | undefined {
+  if (toeMm < 0)
+    return `The rear of the ${side} pad meets the rim first: never. Set it so that the front does, or all at once.`
+  return toeMm < low || toeMm > high
+    ? `Toe-in of the ${side} pad ${toeMm.toFixed(1)} mm; this school wants ${low} to ${high} mm.`
+    : undefined
+}
 
 const refused = (message: string): Verdict => ({ state: 'out', say: message })
 
@@ -122,39 +173,28 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
     return uneven ? { state: 'out', say: uneven } : { state: 'well', say: 'Pads sound and evenly worn.' }
   },
   'pad-height'(stand) {
-    const edge = lastReading(stand.state, 'padEdge')
     const along = findOption('padArc', lastSeen(stand.state, 'padArc'))
-    const drift = driftAt(stand)
-    if (edge === undefined || !along || !drift) return undefined
-    if (!drift.ok) return refused(drift.error.message)
+    const paths = padPathsAt(stand)
+    const edges = { left: lastReading(stand.state, 'padEdgeLeft'), right: lastReading(stand.state, 'padEdgeRight') }
+    if (edges.left === undefined || edges.right === undefined || !along || !paths) return undefined
+    if (!paths.ok) return refused(paths.error.message)
     if (along.remedy) return { state: 'out', say: along.remedy, ...(along.stop && { stop: true }) }
-    const { say, edgeLeastMm, edgeMostMm } = drift.value
-    if (edge < edgeLeastMm - HEIGHT_ROOM_MM)
-      return { state: 'out', say: `${TOO_HIGH} ${leaving(drift.value, edge)}`.trim(), remedy: say }
-    if (edge > Math.max(edgeLeastMm, edgeMostMm) + HEIGHT_ROOM_MM)
-      return { state: 'out', say: `${TOO_LOW} ${leaving(drift.value, edge)}`.trim(), remedy: say }
-    const { lowMm, highMm } = startHeight(drift.value, stand.state.chosen.height)
-    return edge < lowMm - HEIGHT_ROOM_MM || edge > highMm + HEIGHT_ROOM_MM
-      ? {
-          state: 'out',
-          say: `The pad’s edge stands ${edge.toFixed(1)} mm below the track’s; this school wants ${span(lowMm, highMm)}.`,
-          remedy: say,
-        }
-      : { state: 'well', say }
+    const school = stand.state.chosen.height
+    const wrong = paths.value.flatMap(({ sides, drift }) =>
+      sides.flatMap((side) => heightWrong(side, edges[side] as number, drift, school) ?? []),
+    )
+    return wrong.length > 0
+      ? { state: 'out', say: wrong.map((each) => each.say).join(' '), remedy: inTurn(wrong.map((each) => each.remedy)) }
+      : { state: 'well', say: paths.value.map(({ drift }) => drift.say).join(' ') }
   },
   toe({ state }) {
-    const toe = lastReading(state, 'toeGap')
+    const toes = SIDES.map((side) => ({ side, toe: lastReading(state, TOE[side]) }))
     const window = TOE_WINDOWS[state.chosen.toe]
-    if (toe === undefined || !window) return undefined
-    if (toe < 0)
-      return {
-        state: 'out',
-        say: 'The rear of the pad meets the rim first: never. Set it so that the front does, or all at once.',
-      }
-    const [low, high] = window
-    return toe < low || toe > high
-      ? { state: 'out', say: `Toe-in ${toe.toFixed(1)} mm; this school wants ${low} to ${high} mm.` }
-      : { state: 'well', say: `Toe-in ${toe.toFixed(1)} mm.` }
+    if (toes.some(({ toe }) => toe === undefined) || !window) return undefined
+    const wrong = toes.flatMap(({ side, toe }) => toeWrong(side, toe as number, window) ?? [])
+    return wrong.length > 0
+      ? { state: 'out', say: wrong.join(' ') }
+      : { state: 'well', say: `Toe-in ${toes.map(({ side, toe }) => `${side} ${toe?.toFixed(1)} mm`).join(', ')}.` }
   },
   'cable-feel'({ state }) {
     const [feel, lined] = [lastSeen(state, 'cableFeel'), lastSeen(state, 'cableLined')]

@@ -23,6 +23,7 @@ import { leverWeightAt } from './judges.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const MOUNTED = [...WHEEL, ...MATCHED, confirm('untouched'), confirm('arms-free')]
+const edges = (mm: number) => [reading('padEdgeLeft', mm), reading('padEdgeRight', mm)]
 const school = (id: string, to: string): EntryBody => ({ kind: 'swap', part: `school.${id}`, to })
 const pads = (...instead: readonly EntryBody[]) => {
   const changed = new Set(instead.flatMap((each) => (each.kind === 'reading' ? [each.reading] : [])))
@@ -32,10 +33,10 @@ const pads = (...instead: readonly EntryBody[]) => {
 
 describe('pads on the sheet', () => {
   it('a pad too high is said to meet the tyre, too low to overhang, and when', () => {
-    expect(pads(reading('padEdge', -1))).toMatchObject({ kind: 'mend', say: expect.stringContaining('burst') })
-    expect(pads(reading('padEdge', 3))).toMatchObject({
+    expect(pads(reading('padEdgeLeft', -1))).toMatchObject({ kind: 'mend', say: expect.stringContaining('burst') })
+    expect(pads(reading('padEdgeRight', 3))).toMatchObject({
       kind: 'mend',
-      say: expect.stringMatching(/overhang.*As set, after \d\.\d mm of wear/),
+      say: expect.stringMatching(/^The right pad .*overhang.*As set, after \d\.\d mm of wear/),
     })
   })
 
@@ -46,7 +47,7 @@ describe('pads on the sheet', () => {
   })
 
   it('a height school wants its own height', () => {
-    const track = [reading('trackTall', 16), reading('padTall', 8), reading('padEdge', 1.5)]
+    const track = [reading('trackTall', 16), reading('padTall', 8), ...edges(1.5)]
     expect(pads(...track, school('height', 'top-edge'))).toMatchObject({ kind: 'confirm', step: { id: 'pads-tight' } })
     expect(pads(...track, school('height', 'middle'))).toMatchObject({
       kind: 'mend',
@@ -55,8 +56,8 @@ describe('pads on the sheet', () => {
   })
 
   it('a straight pad at the edge of the track has its ends over it', () => {
-    expect(pads(reading('padEdge', 0.2))).toMatchObject({ kind: 'confirm' })
-    expect(pads(reading('padEdge', 0.2), seen('padShape', 'straight'), reading('padLength', 55))).toMatchObject({
+    expect(pads(...edges(0.2))).toMatchObject({ kind: 'confirm' })
+    expect(pads(...edges(0.2), seen('padShape', 'straight'), reading('padLength', 55))).toMatchObject({
       kind: 'mend',
       say: expect.stringContaining('too high'),
     })
@@ -70,6 +71,17 @@ describe('pads on the sheet', () => {
       ['grooved', 'File flat'],
     ] as const)
       expect(pads(seen('padFace', face))).toMatchObject({ say: expect.stringContaining(words) })
+  })
+
+  // Handbook: the front of the pad meets the rim 0.5 mm before the rear; rear first never.
+  it('each pad is toed in: rear first is named by its side', () => {
+    expect(pads(reading('toeRight', -0.3))).toMatchObject({
+      kind: 'mend',
+      say: expect.stringMatching(/^The rear of the right pad meets the rim first/),
+    })
+    expect(pads(reading('toeLeft', 1.2), reading('toeRight', 0))).toMatchObject({
+      say: expect.stringMatching(/left pad 1\.2 mm.*right pad 0\.0 mm/),
+    })
   })
 
   it('a pad too thick for its room is found at the match', () => {

@@ -6,7 +6,7 @@ import { findWay, wayName } from '../mount/ways.ts'
 import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
-import { driftAt, leverWeightAt, reachAt } from '../run-sheet/judges.ts'
+import { leverWeightAt, padPathsAt, reachAt } from '../run-sheet/judges.ts'
 import { type StepState, sheetOf } from '../run-sheet/next.ts'
 import { stepTitle } from '../run-sheet/steps.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
@@ -92,11 +92,13 @@ function mountingOf(job: Job): readonly string[] {
 
 /** Where the pads were set to stay on their track, and what they were toed in to. */
 function padsOf(job: Job): readonly string[] {
-  const drift = driftAt(job)
-  const toe = lastReading(job.state, 'toeGap')
+  const paths = padPathsAt(job)
+  const [left, right] = ['toeLeft', 'toeRight'].map((id) => lastReading(job.state, id))
   return [
-    ...(drift?.ok ? [drift.value.say] : []),
-    ...(toe === undefined ? [] : [`Toe-in ${toe.toFixed(1)} mm at the rear edge.`]),
+    ...(paths?.ok ? paths.value.map(({ drift }) => drift.say) : []),
+    ...(left === undefined || right === undefined
+      ? []
+      : [`Toe-in ${left.toFixed(1)} mm left, ${right.toFixed(1)} mm right, at the rear edges.`]),
   ]
 }
 

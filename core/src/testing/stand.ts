@@ -70,9 +70,11 @@ export const PADS: readonly EntryBody[] = [
   seen('shoeRight', 'forward'),
   reading('trackTall', 14),
   reading('padTall', 10),
-  reading('padEdge', 1),
+  reading('padEdgeLeft', 1),
+  reading('padEdgeRight', 1.1),
   seen('padArc', 'follow'),
-  reading('toeGap', 0.5),
+  reading('toeLeft', 0.5),
+  reading('toeRight', 0.6),
   seen('padsSet', 'applied'),
 ]
 

@@ -14,6 +14,8 @@ export interface Panel {
   readonly lines: readonly { readonly points: readonly CurvePoint[]; readonly label?: string }[]
   /** Where y is well: between these. */
   readonly band?: readonly [number, number]
+  /** More is further down, as for a depth. */
+  readonly downward?: boolean
   /** The value under the marker, said beside the title. */
   readonly value?: string
 }
@@ -91,6 +93,12 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag
   )
 }
 
+/** Where a line’s name stands against its end: above it, the lowest line’s below, wherever the panel has room. */
+function labelBeside(end: number, lowest: boolean, top: number, floor: number): number {
+  const [above, below] = [end - 22 > top, end + 22 < floor]
+  return lowest ? (below ? 18 : -8) : above ? -8 : 18
+}
+
 interface PanelProps {
   readonly panel: Panel
   readonly x: (value: number) => number
@@ -100,11 +108,12 @@ interface PanelProps {
   readonly clip: string
 }
 
-function PanelDrawing({ panel: { title, lines, band, value }, x, plot, at, good, clip }: PanelProps) {
+function PanelDrawing({ panel: { title, lines, band, downward = false, value }, x, plot, at, good, clip }: PanelProps) {
   const ys = [...lines.flatMap(({ points }) => points.map((each) => each.y)), ...(band ?? [])]
   const [top, floor] = [HEAD, HEAD + plot]
-  const y = scaleLinear([Math.min(0, ...ys), Math.max(0, ...ys)], [floor, top]).nice(4)
+  const y = scaleLinear([Math.min(0, ...ys), Math.max(0, ...ys)], downward ? [top, floor] : [floor, top]).nice(4)
   const right = WIDTH - EDGE.right
+  const lowest = Math.max(...lines.map(({ points }) => y(points.at(-1)?.y ?? 0)))
   const path = line<CurvePoint>(
     (each) => x(each.x),
     (each) => y(each.y),
@@ -137,9 +146,9 @@ function PanelDrawing({ panel: { title, lines, band, value }, x, plot, at, good,
         <>
           <rect
             x={EDGE.left}
-            y={y(band[1])}
+            y={Math.min(y(band[0]), y(band[1]))}
             width={right - EDGE.left}
-            height={y(band[0]) - y(band[1])}
+            height={Math.abs(y(band[0]) - y(band[1]))}
             fill="var(--wash)"
           />
           <path
@@ -170,7 +179,12 @@ function PanelDrawing({ panel: { title, lines, band, value }, x, plot, at, good,
               {...(index > 0 && { strokeDasharray: '7 5' })}
             />
             {label && last && (
-              <text x={x(last.x) - 4} y={y(last.y) + (index > 0 ? 18 : -8)} textAnchor="end" {...TEXT}>
+              <text
+                x={x(last.x) - 4}
+                y={y(last.y) + labelBeside(y(last.y), lines.length > 1 && y(last.y) === lowest, top, floor)}
+                textAnchor="end"
+                {...TEXT}
+              >
                 {label}
               </text>
             )}

@@ -9,7 +9,7 @@ export interface GaugeProps {
   readonly low: number
   readonly high: number
   readonly window: Window | undefined
-  /** Whether the window is drawn; not where no setting satisfies it, and only its walls stand. */
+  /** Whether the window is drawn, open where it runs off the scale; not where no setting satisfies it, and only its walls stand. */
   readonly bracket: boolean
   readonly value: number | undefined
   readonly sd: number
@@ -81,7 +81,11 @@ export function WindowGauge(props: GaugeProps) {
       ))}
       {window && bracket && (
         <path
-          d={`M${x(window.low) + 7},6H${x(window.low)}V${LINE}M${x(window.high) - 7},6H${x(window.high)}V${LINE}`}
+          d={
+            window.high > high
+              ? `M${WIDTH - 10},6H${x(window.low)}V${LINE}`
+              : `M${x(window.low) + 7},6H${x(window.low)}V${LINE}M${x(window.high) - 7},6H${x(window.high)}V${LINE}`
+          }
           fill="none"
           stroke="var(--in)"
           strokeWidth="2.2"

@@ -20,6 +20,27 @@ const worn = {
   limit: { low: 1.5, high: 20, text: 'Under about 1.5 mm of compound a pad is replaced.', source: COMMON },
 }
 
+const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
+  length(
+    side === 'left' ? 'padEdgeLeft' : 'padEdgeRight',
+    `${side} pad’s edge below the track’s`,
+    shorthand,
+    [-10, 20],
+    'rule',
+    `Brake applied: ${side} pad’s upper edge below the upper edge of the track. Above it is negative.`,
+  )
+
+const toe = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
+  length(
+    side === 'left' ? 'toeLeft' : 'toeRight',
+    `toe-in, ${side} pad`,
+    shorthand,
+    [-3, 5],
+    'feeler',
+    `Squeeze until the front of the ${side} pad touches: gap at its rear edge. Rear first is negative.`,
+    { sd: 0.1 },
+  )
+
 /** Pads on their rim. Uncertainties are common practice with no source. */
 export const PAD_READINGS: readonly ReadingSpec[] = [
   length(
@@ -49,14 +70,8 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     'Height of the part of the rim that the pad may touch.',
   ),
   length('padTall', 'pad, height', 'ptall', [4, 40], 'rule', 'Height of the pad’s face.'),
-  length(
-    'padEdge',
-    'pad’s edge below the track’s',
-    'edge',
-    [-10, 20],
-    'rule',
-    'Brake applied: pad’s upper edge below the upper edge of the track. Above it is negative.',
-  ),
+  edge('left', 'el'),
+  edge('right', 'er'),
   length('padLength', 'pad, length', 'plen', [15, 100], 'rule', 'Length of the pad’s face.'),
   length('padDeep', 'pad, face to seat', 'pdeep', [3, 60], 'caliper', 'Pad’s face to where its shoe sits on the arm.'),
   length(
@@ -67,15 +82,8 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     'caliper',
     'Where the shoe sits to the side of the rim, cable slack and arm fully open.',
   ),
-  length(
-    'toeGap',
-    'toe-in',
-    'toe',
-    [-3, 5],
-    'feeler',
-    'Squeeze until the front of the pad touches: gap at its rear edge. Rear first is negative.',
-    { sd: 0.1 },
-  ),
+  toe('left', 'tl'),
+  toe('right', 'tr'),
   length(
     'washerStep',
     'thick pair over thin pair',
