@@ -90,3 +90,22 @@ test('a dead brake begins with its quick-release', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(next(page)).toContainText('close the brake’s quick-release, hook the guide pipe')
 })
+
+// Handbook: pads are matched by shape and size; pads changed means pads looked at again before the bite.
+test('pads from the drawer: taken, written down, and everything that stood on the old ones asked again', async ({
+  page,
+}) => {
+  const job = await shop.job('Roadster 1', 'rear')
+  await page.goto(`${shop.url}/stand/${job}`)
+  await expect(next(page)).toContainText('Next turn')
+  await page.getByRole('button', { name: /^Pads: in its window/ }).click()
+  const spares = page.getByRole('region', { name: 'Pads in the drawer' })
+  await page.keyboard.press('t')
+  await page.keyboard.type('plen 55')
+  await page.keyboard.press('Enter')
+  await expect(spares).toContainText('the same size, 3 left')
+  await spares.getByRole('button', { name: 'Put on Pads, cartridge' }).click()
+  await expect(spares).toContainText('2 left')
+  await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('Pads, cartridge')
+  await expect(next(page)).toContainText('Measure the compound on both pads')
+})

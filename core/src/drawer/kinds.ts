@@ -76,7 +76,7 @@ export const PART_KINDS: readonly PartKind[] = [
   { id: 'shim', title: 'shim', dimensions: [mm('thicknessMm', 'thickness', 0.02, 5)] },
   {
     id: 'pads',
-    title: 'pads',
+    title: 'pair of pads',
     dimensions: [
       mm('lengthMm', 'length', 15, 100),
       mm('heightMm', 'height', 5, 30),

@@ -8,16 +8,7 @@ import { expectOk } from '../outcome/outcome.ts'
 import { fault, outputs } from '../testing/calculate.ts'
 import { DIMENSIONS } from '../testing/stand.ts'
 import { driftOutline } from './drift-outline.ts'
-import {
-  driftOf,
-  leanOverRims,
-  leavesTrack,
-  padPaths,
-  startHeight,
-  toeShims,
-  unevenWear,
-  washerStacks,
-} from './pads.ts'
+import { driftOf, leanOverRims, leavesTrack, padPaths, startHeight, unevenWear, washerStacks } from './pads.ts'
 
 const armOf = (family: (typeof FAMILIES)[number]) => expectOk(family.fit(bookDimensions(family))).padArm.left
 
@@ -228,26 +219,7 @@ describe('washers of threaded posts', () => {
   })
 })
 
-describe('toe-in and wear', () => {
-  const shim = (name: string, thicknessMm: number) => ({
-    id: name,
-    code: name,
-    kind: 'shim' as const,
-    name,
-    dimensions: { thicknessMm },
-    material: '',
-    minimum: 0,
-    count: 20,
-  })
-
-  // Similar triangles: at the rear edge the shim is the gap. ISO/IEC 7810 ID-1: a bank card is 0.76 mm.
-  it('finds what in the drawer makes half a millimetre at the rear edge', () => {
-    const found = toeShims([shim('paper', 0.1), shim('bank card', 0.76), shim('plate', 2)], 55)
-    expect(found[0]).toMatchObject({ name: 'paper', layers: 5, rearGapMm: expect.closeTo(0.5, 9) })
-    expect(found.map((each) => each.name)).toEqual(['paper', 'bank card'])
-    expect(found[1]?.toeDeg).toBeCloseTo((Math.atan(0.76 / 55) * 180) / Math.PI, 1)
-  })
-
+describe('wear', () => {
   it('says what uneven pads mean, from 1.5 mm of difference', () => {
     expect(unevenWear(4, 2.6)).toBeUndefined()
     expect(unevenWear(4, 2.4)).toMatch(/right pad is 1.6 mm thinner/)

@@ -1,8 +1,6 @@
 import type { Worked } from '../calculation/calculation.ts'
 import { linearPull } from '../calculations/linear-pull.ts'
 import { padArc, padDrift, padHeight, padSpace } from '../calculations/pads.ts'
-import { toeShim } from '../calculations/toe-shim.ts'
-import type { Part } from '../drawer/part.ts'
 import type { Dimensions, PadArm } from '../families/family.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 
@@ -230,35 +228,4 @@ export function leanOverRims(d: Dimensions, now: 'thin' | 'thick', stepMm: numbe
       return stack ? [{ rimWidthMm, leanDeg: stack.leanDeg }] : []
     }),
   }))
-}
-
-/** Toe-in wanted: the front meets the rim this far before the rear (common practice). */
-export const FRONT_TOUCH_MM = 0.5
-
-/** Something in the drawer that makes the toe, laid at the rear edge while the shoe is tightened. */
-export interface ToeShim {
-  readonly name: string
-  readonly layers: number
-  readonly thicknessMm: number
-  readonly rearGapMm: number
-  readonly toeDeg: number
-}
-
-const MOST_LAYERS = 8
-
-/** Which things at hand make the toe, the nearest first. A shim thicker than twice what is wanted is left out. */
-export function toeShims(stock: readonly Part[], padLengthMm: number, wantedMm = FRONT_TOUCH_MM): readonly ToeShim[] {
-  return stock
-    .filter((part) => part.kind === 'shim' && part.count > 0)
-    .flatMap((part): readonly ToeShim[] => {
-      const each = part.dimensions.thicknessMm ?? 0
-      const layers = Math.min(MOST_LAYERS, part.count, Math.max(1, Math.round(wantedMm / each)))
-      const worked = toeShim.work({ padLengthMm, shimThicknessMm: each * layers, shimFromFrontMm: padLengthMm })
-      if (!worked.ok) return []
-      const { rearGapMm, toeDeg } = worked.value.outputs
-      return rearGapMm > 2 * wantedMm
-        ? []
-        : [{ name: part.name, layers, thicknessMm: each * layers, rearGapMm, toeDeg }]
-    })
-    .sort((a, b) => Math.abs(a.rearGapMm - wantedMm) - Math.abs(b.rearGapMm - wantedMm))
 }

@@ -44,6 +44,9 @@ const SEEN_WELL: PracticeReadings = {
   padsSet: 'applied',
 }
 
+const SQUEEZES: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
+const HELD: ReadonlySet<string> = new Set(['gapLeft', 'gapRight', 'biteTravel', 'firstTouch', 'reserve'])
+
 const partsOf = (d: Dimensions): PracticeReadings => ({
   leverPull: Math.round(d.leverCableArmMm as number),
   leverFinger: Math.round(d.leverFingerArmMm as number),
@@ -90,6 +93,12 @@ function mountOf(d: Dimensions, end: End): PracticeReadings {
       }
 }
 
+/** Entries by which the gauge was held to the brake, or the brake moved: after each the gauge shows a little else. */
+const heldOrMoved = (entry: Entry) =>
+  entry.kind === 'turn' ||
+  (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) ||
+  (entry.kind === 'reading' && HELD.has(entry.reading))
+
 /**
  * The practice stand: a simulated brake that has lived through this job's log, and the gauge held to it now.
  * The same seed and log always show the same, on every screen.
@@ -102,10 +111,10 @@ export function practiceGauge(
   const { family, end, practiceSeed: seed } = hardware
   const spec = VIRTUAL[family]?.(d)
   if (!spec || seed === undefined) return undefined
-  const brake = virtualBrake(spec, d, seed, { noiseSeed: seed + 1009 * standing.length })
+  const brake = virtualBrake(spec, d, seed, { noiseSeed: seed + 1009 * standing.filter(heldOrMoved).length })
   for (const entry of standing) {
     if (entry.kind === 'turn') brake.turn(entry.adjuster, entry.amount)
-    if (entry.kind === 'confirm' && (entry.step === 'squeezes' || entry.step === 'hard-squeezes')) {
+    if (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) {
       brake.squeeze(entry.count ?? 10)
     }
   }

@@ -62,7 +62,7 @@ export function StationNotes({ job, jobId, station, length, write, onWorked, chi
   return (
     <Notes aria-label="At this station">
       {station === 'match' && <MatchNotes job={job} length={length} onWorked={onWorked} />}
-      {station === 'pads' && <PadNotes job={job} length={length} write={write} onWorked={onWorked} />}
+      {station === 'pads' && <PadNotes job={job} jobId={jobId} length={length} write={write} onWorked={onWorked} />}
       {station === 'cable' && <CableNotes job={job} length={length} write={write} onWorked={onWorked} />}
       {station === 'cable' && <OtherEnd jobId={jobId} of="cable" />}
       {(station === 'match' || station === 'bite') && <StraddleNotes job={job} length={length} />}

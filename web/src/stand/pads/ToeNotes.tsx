@@ -1,4 +1,4 @@
-import { toeShims } from '@overhaul/core/pads/pads'
+import { toeShims } from '@overhaul/core/pads/at-hand'
 import { TOE_WINDOWS } from '@overhaul/core/run-sheet/judges'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { useDrawer } from '../../data/drawer.ts'
