@@ -23,7 +23,7 @@ const worn = {
 const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
   length(
     side === 'left' ? 'padEdgeLeft' : 'padEdgeRight',
-    `${side} pad’s edge below the track’s`,
+    `${side} pad below edge`,
     shorthand,
     [-10, 20],
     'rule',
@@ -61,14 +61,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     'Compound left on the right pad at its thinnest, outside any groove.',
     worn,
   ),
-  length(
-    'trackTall',
-    'brake track, height',
-    'tt',
-    [4, 40],
-    'rule',
-    'Height of the part of the rim that the pad may touch.',
-  ),
+  length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.'),
   length('padTall', 'pad, height', 'ptall', [4, 40], 'rule', 'Height of the pad’s face.'),
   edge('left', 'el'),
   edge('right', 'er'),

@@ -33,7 +33,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       >
         <Readings {...props} readings={dial ? [...next.readings, FIRST_TOUCH.id] : next.readings} />
         {optional.length > 0 && (
-          <Fold title={`If need be: ${optional.map(readingTitle).join(', ')}`}>
+          <Fold title={`If need be: ${optional.map(readingTitle).join(' · ')}`}>
             <Readings {...props} readings={optional} optional />
           </Fold>
         )}
