@@ -55,8 +55,13 @@ test('a cantilever: straddle planned, pads drawn as they wear, brought in and re
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('pad height: middle of the track')
   await page.getByLabel('School: pad height').selectOption('longest')
 
-  const said = await until(page, 'Sign the job')
+  const said = await until(page, 'Spin the wheel')
   expect(said.filter((each) => each.includes('Next turn')).length).toBeLessThanOrEqual(6)
+  await page.keyboard.press('t')
+  await page.keyboard.type('spin left')
+  await page.keyboard.press('Enter')
+  await expect(next(page)).toContainText('The gauge does not explain that rub')
+  await until(page, 'Sign the job')
   await release(page, '5')
 })
 

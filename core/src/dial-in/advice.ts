@@ -16,6 +16,9 @@ export type Advice =
   /** No setting satisfies the windows, or none that the adjusters can reach. */
   | { readonly kind: 'no-setting'; readonly say: string }
 
+/** What the hand knows although the readings are content: the side that rubs, or nothing nearer. */
+export type NotRight = 'left' | 'right' | 'somewhere'
+
 /** Possible brakes a candidate is tried on, and how many candidates reach each sieve. */
 const COARSE = 20
 const FINE = 64
@@ -55,9 +58,10 @@ const eitherWay = (bench: Bench, belief: Belief, move: Amounts) =>
 
 /**
  * What the readings call for: the next turn, another look, or nothing. Pure and quick enough for every keystroke.
- * `insist` asks for the best turn although the readings are content: the hand at the brake knows something they do not.
+ * `notRight` asks for the best turn although the readings are content: the hand at the brake knows something they do not,
+ * a side on which the wheel rubs or only that it is not right.
  */
-export function advise(belief: Belief, state: StandState, windows: Windows, insist = false): Advice {
+export function advise(belief: Belief, state: StandState, windows: Windows, notRight?: NotRight): Advice {
   if (windows.empty) return { kind: 'no-setting', say: windows.empty.say }
   const missing = NEEDED.filter((id) => state.readings[id]?.status !== 'current')
   if (missing.length > 0) {
@@ -75,10 +79,14 @@ export function advise(belief: Belief, state: StandState, windows: Windows, insi
   const { model } = belief
   const aims = STEERED.flatMap((reading): readonly Aim[] => {
     const window = windows.of[reading]
-    return window ? [{ index: model.readings.indexOf(reading), window: insist ? middleOf(window) : window }] : []
+    return window ? [{ index: model.readings.indexOf(reading), window }] : []
   })
   const bench = new Bench(belief, aims)
-  const coarse = samplesOf(belief, 0, COARSE)
+  const wrong = wrongOnes(bench, belief, windows, notRight)
+  const insist = wrong.length > 0 || notRight === 'somewhere'
+  const possible = wrong.length > 0 ? wrong : samplesOf(belief, 0, FINE)
+  const coarse = possible.slice(0, COARSE)
+  const fine = possible.slice(0, FINE)
   const out = outside(aims, state)
   const chanceCoarse = bench.chance(coarse, STAY)
   if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
@@ -92,7 +100,6 @@ export function advise(belief: Belief, state: StandState, windows: Windows, insi
       .slice(0, most)
   const movesOf = (ranked: readonly { readonly move: Amounts }[]) => ranked.map(({ move }) => move)
   const screened = sieve(candidates(bench, mean, aims, belief, state), [mean], SCREENED)
-  const fine = [...coarse, ...samplesOf(belief, COARSE, FINE)]
   const best = sieve(movesOf(sieve(movesOf(screened), coarse, SHORTLIST)), fine, SHORTLIST)
   const chanceNow = bench.chance(fine, STAY)
   const chosen = best[0]
@@ -109,14 +116,24 @@ export function advise(belief: Belief, state: StandState, windows: Windows, insi
   return { kind: 'turn', turn, chanceNow, others }
 }
 
-/** Told that the brake is not right although it reads so, the advice aims at this share of each window. */
-const MIDDLE = 0.6
+/** Told that the brake is not right, this many possible brakes are looked through for those that are not. */
+const THROUGH = 400
+/** Fewer than this do not count: the setting does not explain what the hand found. */
+const TOO_FEW = 8
 
-const middleOf = (window: Window): Window => ({
-  ...window,
-  low: window.target - MIDDLE * (window.target - window.low),
-  high: window.target + MIDDLE * (window.high - window.target),
-})
+const RUBBED: Readonly<Record<Exclude<NotRight, 'somewhere'>, string>> = { left: 'gapLeft', right: 'gapRight' }
+
+/** The possible brakes that agree with the hand: with that pad within the rub wall, or with something out of its window. */
+function wrongOnes(bench: Bench, belief: Belief, windows: Windows, notRight: NotRight | undefined): readonly Sample[] {
+  if (!notRight) return []
+  const pad = notRight === 'somewhere' ? undefined : RUBBED[notRight]
+  const wall = pad === undefined ? undefined : windows.of[pad]?.wallLow
+  const gap = pad === undefined ? -1 : belief.model.readings.indexOf(pad)
+  const wrong = samplesOf(belief, 0, THROUGH).filter((sample) =>
+    wall === undefined ? bench.chance([sample], STAY) === 0 : (bench.after(sample, STAY, false)[gap] as number) < wall,
+  )
+  return wrong.length < TOO_FEW ? [] : wrong
+}
 
 /** What finding out an adjuster's direction is worth, as a share of the chance of success. */
 const PROBE_WORTH = 0.25

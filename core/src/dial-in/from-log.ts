@@ -2,7 +2,7 @@ import type { FamilyModel } from '../families/family.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
 import type { Windows } from '../stand/windows.ts'
-import { type Advice, advise } from './advice.ts'
+import { type Advice, advise, type NotRight } from './advice.ts'
 import { believe } from './belief.ts'
 import type { Learnt } from './layout.ts'
 import type { Move } from './turn.ts'
@@ -12,10 +12,10 @@ export function adviceFromLog(
   model: FamilyModel,
   entries: readonly Entry[],
   windows: Windows,
-  options: { readonly learnt?: Learnt; readonly insist?: boolean } = {},
+  options: { readonly learnt?: Learnt; readonly notRight?: NotRight } = {},
 ): Advice {
   const state = fold(model, entries)
-  return advise(believe(model, state, options.learnt), state, windows, options.insist)
+  return advise(believe(model, state, options.learnt), state, windows, options.notRight)
 }
 
 /** Two measurements in a row with nothing turned in between: the last look changed nothing. */
@@ -27,10 +27,12 @@ function lookedTwice(entries: readonly Entry[]): boolean {
   return before?.kind === 'confirm' && last?.kind === 'confirm'
 }
 
-/** The advice as a bench policy (docs/bench.md): after a second look in vain it turns, as the habit does. */
+/** The advice as a bench policy (docs/bench.md): content, yet judged not right, it turns as the habit does; so it does after a second look in vain. */
 export function adviceMoves(model: FamilyModel, entries: readonly Entry[], windows: Windows): readonly Move[] {
   const first = adviceFromLog(model, entries, windows)
   const next =
-    first.kind !== 'turn' && lookedTwice(entries) ? adviceFromLog(model, entries, windows, { insist: true }) : first
+    first.kind === 'in-window' || (first.kind !== 'turn' && lookedTwice(entries))
+      ? adviceFromLog(model, entries, windows, { notRight: 'somewhere' })
+      : first
   return next.kind === 'turn' ? next.turn.moves : []
 }

@@ -7,7 +7,7 @@ import type { Entry } from '../stand/entries.ts'
 import { fold, type StandState } from '../stand/fold.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import type { Windows } from '../stand/windows.ts'
-import { type Act, nextAct } from './next.ts'
+import { type Act, nextAct, rubbing } from './next.ts'
 import { placed } from './placed.ts'
 import { dimensionsIn, openStand, type Stand } from './stand.ts'
 
@@ -41,7 +41,7 @@ export function learntFrom(visits: readonly Visit[]): Learnt {
 export function workOut(stand: Stand, learnt: Learnt = {}): Job {
   const { model, state, windows } = stand
   const belief = believe(model, state, learnt)
-  const advice = advise(belief, state, windows)
+  const advice = advise(belief, state, windows, rubbing(state))
   return { ...stand, belief, advice, next: nextAct(stand, advice) }
 }
 

@@ -32,6 +32,8 @@ export type Act =
       readonly turn: Turn
       readonly chanceNow: number
       readonly others: readonly Turn[]
+      /** Why it is asked for although the readings are well. */
+      readonly why?: string
     }
   | { readonly kind: 'stuck'; readonly step: Step; readonly say: string }
   | { readonly kind: 'sign'; readonly step: Step }
@@ -65,6 +67,13 @@ export function factsOf({ id, done }: Step): readonly Fact[] {
   if (done.kind === 'planned') return [`plan:${done.plan}`]
   if (done.kind === 'dialled-in') return DIAL_READINGS.map((each): Fact => `reading:${each}`)
   return done.kind === 'signed' ? [] : done.readings.map((each): Fact => `reading:${each}`)
+}
+
+/** The side on which the wheel was found to rub, until something has moved. */
+export function rubbing({ readings }: Pick<Stand, 'state'>['state']): 'left' | 'right' | undefined {
+  const { spin } = readings
+  if (spin?.status !== 'current') return undefined
+  return spin.value === 'left' || spin.value === 'right' ? spin.value : undefined
 }
 
 export function establishedAs({ state }: Pick<Stand, 'state'>, fact: Fact): Established<unknown> | undefined {
@@ -137,7 +146,7 @@ function dialState(stand: Stand, advice: Advice): At {
   return {
     state:
       DIAL_READINGS.some((id) => isOut(stand, id)) || gapsApart(stand) || advice.kind !== 'turn' ? 'out' : 'recheck',
-    cause: gapsApart(stand) ?? 'the readings do not agree yet',
+    cause: gapsApart(stand) ?? (rubbing(stand.state) ? 'the wheel rubs' : 'the readings do not agree yet'),
   }
 }
 
@@ -188,7 +197,7 @@ export function nextAct(stand: Stand, advice: Advice): Act {
     case 'planned':
       return { kind: 'plan', step, ...again }
     case 'dialled-in':
-      return dialAct(step, advice)
+      return dialAct(stand, step, advice)
     default: {
       const { readings } = step.done
       if (first.state === 'out') return mendAct(stand, first, readings)
@@ -219,9 +228,17 @@ function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly st
   return { kind: 'mend', step, readings: out, say: says.join(' '), stop: stop === true }
 }
 
-function dialAct(step: Step, advice: Advice): Act {
+function dialAct(stand: Stand, step: Step, advice: Advice): Act {
+  const side = rubbing(stand.state)
   if (advice.kind === 'turn')
-    return { kind: 'turn', step, turn: advice.turn, chanceNow: advice.chanceNow, others: advice.others }
+    return {
+      kind: 'turn',
+      step,
+      turn: advice.turn,
+      chanceNow: advice.chanceNow,
+      others: advice.others,
+      ...(side && { why: `The wheel rubs on the ${side}. See first that it is seated and true.` }),
+    }
   if (advice.kind === 'measure') return { kind: 'measure', step, readings: advice.readings, why: advice.why }
   return { kind: 'stuck', step, say: advice.kind === 'in-window' ? step.say : advice.say }
 }

@@ -31,7 +31,7 @@ const PROVEN: readonly EntryBody[] = [
   confirm('hard-squeezes', 10),
   ...WELL,
   reading('reserve', 25),
-  confirm('spin'),
+  seen('spin', 'free'),
   confirm('walk-test'),
 ]
 
@@ -54,6 +54,26 @@ describe('what is next', () => {
     })
     expect(job(...PROVEN).next.kind).toBe('sign')
     expect(job(...PROVEN, { kind: 'release', initials: '7' }).next.kind).toBe('released')
+  })
+
+  // Handbook: a sudden one-sided rub → wheel seat. A pad by the rub wall may explain it; one that stands clear may not.
+  it('a rub asks for a turn where the setting may explain it, else for the wheel', () => {
+    const spun = (leftMm: number) => {
+      const readings = measured(leftMm, 1, 20)
+      const proving = [BACK, confirm('fasteners'), confirm('hard-squeezes', 10), ...readings, reading('reserve', 25)]
+      return [...PREPARED, ...readings, ...proving, seen('spin', 'left')]
+    }
+    const { next } = job(...spun(0.4))
+    expect(next).toMatchObject({ kind: 'turn', why: expect.stringMatching(/rubs on the left.*seated and true/) })
+    const turned = next.kind === 'turn' ? next.turn.expected : []
+    expect(turned.find((each) => each.reading === 'gapLeft')?.value).toBeGreaterThan(0.5)
+    expect(job(...spun(0.4), confirm('wheel-seated')).next).not.toMatchObject({ why: expect.stringContaining('rubs') })
+    expect(job(...spun(1)).next).toMatchObject({
+      kind: 'mend',
+      step: { id: 'spin' },
+      say: expect.stringContaining('wheel is seated and true'),
+    })
+    expect(job(...spun(1), seen('spin', 'free')).next.step.id).toBe('walk-test')
   })
 
   it('never trims centring while the wheel is unconfirmed, nor bite before the pads are tight', () => {

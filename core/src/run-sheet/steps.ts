@@ -478,12 +478,11 @@ export const STEPS: readonly Step[] = [
   {
     id: 'spin',
     station: 'prove',
-    shorthand: 'spin',
     title: 'wheel spins free',
     say: 'Spin the wheel: no rub anywhere, and it runs free after the brake is let go.',
-    why: 'The pads must come back off the rim by themselves.',
+    why: 'The pads must come back off the rim by themselves. A rub that the gauge did not show says where to look.',
     cautions: [],
-    done: { kind: 'confirmed' },
+    done: { kind: 'in-window', readings: ['spin'] },
   },
   {
     id: 'walk-test',

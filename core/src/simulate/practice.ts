@@ -3,7 +3,7 @@ import type { Entry } from '../stand/entries.ts'
 import type { End, Hardware } from '../stand/hardware.ts'
 import { VIRTUAL } from './families.ts'
 import { seededRandom } from './random.ts'
-import { virtualBrake } from './virtual-brake.ts'
+import { type TrueReadings, virtualBrake } from './virtual-brake.ts'
 
 /** What the practice gauge shows, by reading. */
 export type PracticeReadings = Readonly<Record<string, number | string>>
@@ -99,6 +99,10 @@ const heldOrMoved = (entry: Entry) =>
   (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) ||
   (entry.kind === 'reading' && HELD.has(entry.reading))
 
+/** Where the wheel touches as it wanders. */
+const rubsOn = ({ gapLeft, gapRight }: TrueReadings, wandersMm: number) =>
+  Math.min(gapLeft, gapRight) > wandersMm ? 'free' : gapLeft < gapRight ? 'left' : 'right'
+
 /**
  * The practice stand: a simulated brake that has lived through this job's log, and the gauge held to it now.
  * The same seed and log always show the same, on every screen.
@@ -120,8 +124,9 @@ export function practiceGauge(
   }
   const wheel = seededRandom(seed ^ 0x27d4eb2d)
   const tenth = (value: number) => Math.round(value * 10) / 10
+  const lateralRunout = tenth(wheel.uniform(0.1, 0.7))
   return {
-    lateralRunout: tenth(wheel.uniform(0.1, 0.7)),
+    lateralRunout,
     radialRunout: tenth(wheel.uniform(0.1, 0.6)),
     wheelOffset: tenth(wheel.uniform(-0.4, 0.4)),
     rimWall: tenth(wheel.uniform(1.1, 1.5)),
@@ -129,5 +134,6 @@ export function practiceGauge(
     ...SEEN_WELL,
     ...mountOf(d, end),
     ...brake.gauge().shown,
+    spin: rubsOn(brake.truth(), lateralRunout / 2),
   }
 }

@@ -114,8 +114,8 @@ export const STANDS_ON: Readonly<Record<string, readonly Fact[]>> = {
   'reading:padsBack': MOVED,
   'reading:leverWeight': MOVED,
   'reading:leverBack': MOVED,
+  'reading:spin': SQUEEZED,
   'confirm:hard-squeezes': MOVED,
-  'confirm:spin': MOVED,
   'confirm:walk-test': MOVED,
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { confirm, MODEL, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { confirm, MODEL, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
 import type { Entry, EntryBody } from './entries.ts'
 import { fold, inOrder } from './fold.ts'
 
@@ -48,10 +48,10 @@ describe('the log', () => {
 
 describe('what must be looked at again', () => {
   it('a turn makes gaps, bite and the proofs recheck, and names the cause', () => {
-    const state = folded(...PREPARED, ...measured(1, 2, 20), confirm('spin'), turn('leftScrew', 0.5))
+    const state = folded(...PREPARED, ...measured(1, 2, 20), seen('spin', 'free'), turn('leftScrew', 0.5))
     expect(state.readings.gapLeft).toMatchObject({ status: 'recheck', cause: 'left screw turned' })
     expect(state.readings.biteTravel?.status).toBe('recheck')
-    expect(state.confirmed.spin?.status).toBe('recheck')
+    expect(state.readings.spin?.status).toBe('recheck')
     expect(state.readings.lateralRunout?.status).toBe('current')
     expect(state.confirmed['pads-tight']?.status).toBe('current')
   })

@@ -39,6 +39,9 @@ export const CABLE_READINGS: readonly ReadingSpec[] = [
   ),
 ]
 
+const RUBS =
+  'The gauge does not explain that rub. See that the wheel is seated and true, the hub without play, and that the pad comes back; then measure the gaps again.'
+
 export const CABLE_SEEN: readonly SeenSpec[] = [
   {
     id: 'cableLined',
@@ -83,6 +86,17 @@ export const CABLE_SEEN: readonly SeenSpec[] = [
         title: 'neither comes back',
         remedy: 'Springs too weak: both screws too far out, or the pins in the lower holes. Or the cable sticks.',
       },
+    ],
+  },
+  {
+    id: 'spin',
+    title: 'wheel when spun',
+    shorthand: 'spin',
+    how: 'Spin the wheel and listen, then squeeze, let go, and spin it again.',
+    options: [
+      { id: 'free', title: 'runs free' },
+      { id: 'left', title: 'rubs on the left', remedy: RUBS },
+      { id: 'right', title: 'rubs on the right', remedy: RUBS },
     ],
   },
 ]

@@ -34,6 +34,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
           is not known here yet: this turn also finds out.
         </p>
       )}
+      {job.next.kind === 'turn' && job.next.why && <p>{job.next.why}</p>}
       <p>Squeeze ten times, then measure both gaps and the bite.</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (
