@@ -33,12 +33,12 @@ function adviceLine(bicycle: Bicycle): Line {
   const { model } = bicycle
   const { seed, log } = longLog(bicycle)
   const { windows } = fleetBrake(bicycle, seed)
-  const times = Array.from({ length: 400 }, () => {
+  const times = Array.from({ length: 1000 }, () => {
     const start = performance.now()
     const state = fold(model, log)
     advise(believe(model, state), state, windows)
     return performance.now() - start
-  }).slice(100)
+  }).slice(400)
   return {
     what: `advice after a new reading, log of ${LONG} entries, p95: ${bicycle.familyId}`,
     value: quantile(times, 0.95),

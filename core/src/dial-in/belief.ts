@@ -1,7 +1,7 @@
 import type { FamilyModel } from '../families/family.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Layout, type Learnt, layoutFor } from './layout.ts'
-import { cost, isPredicted, linearise, NO_SLOPE, residualOf, type Scratch, UNSETTLED } from './likelihood.ts'
+import { isPredicted, type Linear, linearise, NO_SLOPE, residualOf, type Scratch, UNSETTLED } from './likelihood.ts'
 import { backward, cholesky, forward } from './matrix.ts'
 import { type Happening, timeline } from './timeline.ts'
 import { Walk } from './walk.ts'
@@ -37,6 +37,8 @@ export interface Doubt {
 
 const DOUBT_SIGMAS = 4
 const MOST_ROUNDS = 12
+/** A step that does not help is tried shorter this often in all. */
+const MOST_DAMPED = 3
 /** A gain in log-likelihood too small to matter. */
 const ENOUGH = 0.02
 
@@ -97,7 +99,7 @@ function readings(ways: readonly Direction[], happenings: readonly Happening[], 
   const opened = ways.map(({ way, prior }) => ({ prior, ...openLog(way, happenings, learnt) }))
   let best = Number.POSITIVE_INFINITY
   return opened
-    .sort((a, b) => a.at - b.at)
+    .sort((a, b) => a.first.at - b.first.at)
     .map((each) => {
       const read = readAs(each, best + HOPELESS)
       best = Math.min(best, read.at)
@@ -111,15 +113,15 @@ interface OpenLog {
   readonly happenings: readonly Happening[]
   readonly scratch: Scratch
   readonly start: Float64Array
-  readonly at: number
+  readonly first: Linear
 }
 
 function openLog(model: FamilyModel, happenings: readonly Happening[], learnt: Learnt): OpenLog {
   const layout = layoutFor(model, happenings, learnt)
   const count = model.readings.length
-  const scratch: Scratch = { y: new Float64Array(count), yStep: new Float64Array(count), slopes: [] }
+  const scratch: Scratch = { y: new Float64Array(count), slopes: [] }
   const start = Float64Array.from(layout.unknowns, ({ mean }) => mean)
-  return { model, layout, happenings, scratch, start, at: cost(model, layout, happenings, start, scratch.y) }
+  return { model, layout, happenings, scratch, start, first: linearise(model, layout, happenings, start, scratch) }
 }
 
 /** The log read with every direction taken as known, and how well it then explains itself. */
@@ -134,32 +136,31 @@ function readAs(open: OpenLog, hopelessAbove: number) {
 }
 
 /** Damped Gauss–Newton from a guess until it no longer helps, or cannot come near what another direction explains. */
-function descend({ model, layout, happenings, scratch, start, at: first }: OpenLog, hopelessAbove: number) {
+function descend({ model, layout, happenings, scratch, start, first }: OpenLog, hopelessAbove: number) {
   const n = layout.unknowns.length
   let theta = start
-  let at = first
+  let here = first
   let factor = NO_SLOPE
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    if (round >= FAIR_ROUNDS && at > hopelessAbove) break
-    const { precision, gradient } = linearise(model, layout, happenings, theta, scratch)
-    factor = cholesky(precision, n)
-    const step = backward(factor, n, forward(factor, n, gradient))
+    if (round >= FAIR_ROUNDS && here.at > hopelessAbove) break
+    factor = cholesky(here.precision, n)
+    const step = backward(factor, n, forward(factor, n, here.gradient))
     let share = 1
     let better = false
-    for (let attempt = 0; attempt < 5; attempt += 1) {
+    for (let attempt = 0; attempt < MOST_DAMPED; attempt += 1) {
       const tried = theta.map((value, index) => value - share * (step[index] as number))
-      const then = cost(model, layout, happenings, tried, scratch.y)
-      if (then < at + 1e-9) {
-        better = at - then > ENOUGH
+      const there = linearise(model, layout, happenings, tried, scratch)
+      if (there.at < here.at + 1e-9) {
+        better = here.at - there.at > ENOUGH
         theta = tried
-        at = then
+        here = there
         break
       }
       share /= 3
     }
     if (!better) break
   }
-  return { theta, factor, at }
+  return { theta, factor, at: here.at }
 }
 
 function doubts(

@@ -15,7 +15,6 @@ export const UNSETTLED = 3
 
 export interface Scratch {
   readonly y: Float64Array
-  readonly yStep: Float64Array
   /** dy/dq at each setting of the brake, where it was last worked out. */
   readonly slopes: Slope[]
 }
@@ -26,8 +25,7 @@ interface Slope {
   readonly jacobian: Float64Array
 }
 
-/** Steps of a numerical slope, and how far from where it was worked out it still holds, in priors' spreads. */
-const STEP = 1e-3
+/** How far from where it was worked out a slope still holds, in priors' spreads. */
 const HOLDS = 0.05
 
 const stillHolds = (model: FamilyModel, slope: Slope, q: Float64Array): boolean => {
@@ -39,19 +37,14 @@ const stillHolds = (model: FamilyModel, slope: Slope, q: Float64Array): boolean 
 
 /** Readings at `q`, and their slope: the one at hand for this setting if it still holds. */
 function predictWithSlope(model: FamilyModel, q: Float64Array, setting: number, scratch: Scratch): Float64Array {
-  const { y, yStep, slopes } = scratch
-  model.predict(q, y)
+  const { y, slopes } = scratch
   const known = slopes[setting]
-  if (known && stillHolds(model, known, q)) return known.jacobian
-  const jacobian = new Float64Array(y.length * q.length)
-  for (let i = 0; i < q.length; i += 1) {
-    const step = STEP * (model.inputs[i] as ModelInput).sd
-    const at = q[i] as number
-    q[i] = at + step
-    model.predict(q, yStep)
-    q[i] = at
-    for (let r = 0; r < y.length; r += 1) jacobian[r * q.length + i] = ((yStep[r] as number) - (y[r] as number)) / step
+  if (known && stillHolds(model, known, q)) {
+    model.predict(q, y)
+    return known.jacobian
   }
+  const jacobian = new Float64Array(y.length * q.length)
+  model.slopes(q, y, jacobian)
   slopes[setting] = { q: q.slice(), jacobian }
   return jacobian
 }
@@ -71,44 +64,7 @@ export const residualOf = (model: FamilyModel, reading: number, value: number, p
 const touchZ = (first: 'left' | 'right', y: Float64Array) =>
   ((first === 'left' ? 1 : -1) * ((y[1] as number) - (y[0] as number))) / TOUCH_SD
 
-export function cost(
-  model: FamilyModel,
-  layout: Layout,
-  happenings: readonly Happening[],
-  theta: Float64Array,
-  y: Float64Array,
-): number {
-  const walk = new Walk(model, layout, theta, false)
-  let sum = 0
-  layout.unknowns.forEach(({ mean, sd }, index) => {
-    const z = ((theta[index] as number) - mean) / sd
-    sum += 0.5 * z * z
-  })
-  let fresh = false
-  happenings.forEach((happening, index) => {
-    if (!isPredicted(happening)) {
-      walk.step(happening, index)
-      fresh = false
-      return
-    }
-    if (!fresh) {
-      walk.settle()
-      model.predict(walk.q, y)
-      fresh = true
-    }
-    const wider = walk.unsettled ? UNSETTLED : 1
-    if (happening.kind === 'seen') {
-      const residual = residualOf(model, happening.reading, happening.value, y[happening.reading] as number)
-      sum += heavyTail(residual / (happening.sd * wider))
-    } else if (happening.kind === 'touch') {
-      sum +=
-        happening.first === 'both'
-          ? heavyTail(((y[1] as number) - (y[0] as number)) / TOUCH_SD)
-          : -Math.log(Math.max(1e-30, normalCdf(touchZ(happening.first, y) / wider)))
-    }
-  })
-  return sum
-}
+const touchCost = (z: number) => -Math.log(Math.max(1e-30, normalCdf(z)))
 
 /** What the readings of one setting say, in terms of the model's inputs: curvature (inputs × inputs) and gradient. */
 class SettingSum {
@@ -164,20 +120,30 @@ class SettingSum {
   }
 }
 
-/** Precision (n×n, lower half) and gradient of the cost at a guess. */
+/** The cost at a guess, with its precision (n×n, lower half) and gradient there. */
+export interface Linear {
+  readonly at: number
+  readonly precision: Float64Array
+  readonly gradient: Float64Array
+}
+
+/** The cost at a guess and how it goes on from there, in one reading of the log. */
 export function linearise(
   model: FamilyModel,
   layout: Layout,
   happenings: readonly Happening[],
   theta: Float64Array,
   scratch: Scratch,
-) {
+): Linear {
   const n = layout.unknowns.length
   const precision = new Float64Array(n * n)
   const gradient = new Float64Array(n)
+  let at = 0
   layout.unknowns.forEach(({ mean, sd }, index) => {
+    const z = ((theta[index] as number) - mean) / sd
+    at += 0.5 * z * z
     precision[index * n + index] = 1 / (sd * sd)
-    gradient[index] = ((theta[index] as number) - mean) / (sd * sd)
+    gradient[index] = z / sd
   })
   const walk = new Walk(model, layout, theta)
   const { y } = scratch
@@ -205,22 +171,25 @@ export function linearise(
       const sd = happening.sd * wider
       const residual = residualOf(model, happening.reading, happening.value, y[happening.reading] as number)
       if (residual === 0) continue
+      at += heavyTail(residual / sd)
       const weight = heavyWeight(residual / sd) / (sd * sd)
       sum.add(jacobian, happening.reading, -1, weight, -weight * residual)
     } else if (happening.kind === 'touch') {
       const sd = TOUCH_SD * wider
       if (happening.first === 'both') {
         const difference = (y[1] as number) - (y[0] as number)
+        at += heavyTail(difference / sd)
         const weight = heavyWeight(difference / sd) / (sd * sd)
         sum.add(jacobian, 1, 0, weight, weight * difference)
       } else {
         const sign = happening.first === 'left' ? 1 : -1
         const z = touchZ(happening.first, y) / wider
         const slope = inverseMills(z)
+        at += touchCost(z)
         sum.add(jacobian, 1, 0, Math.max(1e-9, slope * (slope + z)) / (sd * sd), (-sign * slope) / sd)
       }
     }
   }
   if (fresh) sum.spread(layout, walk.slope, precision, gradient)
-  return { precision, gradient }
+  return { at, precision, gradient }
 }

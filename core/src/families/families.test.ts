@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Linkage, linkageRatio, openingForGap, tieLength } from '../mechanics/linkage.ts'
+import { type Linkage, linkageRatio, openingForGap, restOpening, tieLength } from '../mechanics/linkage.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { outputs } from '../testing/calculate.ts'
 import { cantileverLinkage } from './cantilever/geometry.ts'
@@ -113,6 +113,17 @@ describe.each(linkages)('%s at random geometry', (_, linkage) => {
     )
   })
 
+  it('the quick rest of the arms is the slow one', () => {
+    const cable = fc.double({ min: 0.2, max: 8, noNaN: true })
+    const difference = fc.double({ min: -0.03, max: 0.03, noNaN: true })
+    fc.assert(
+      fc.property(linkage, cable, difference, (each, out, apart) => {
+        const slow = restOpening(each, out, apart)
+        expect(compileLinkage(each).restMean(out, apart)).toBeCloseTo((slow.left + slow.right) / 2, 4)
+      }),
+    )
+  })
+
   it('more cable let out opens both pads', () => {
     fc.assert(
       fc.property(linkage, fc.double({ min: 0.1, max: 4, noNaN: true }), (each, cable) => {
@@ -203,6 +214,38 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, 
     for (let k = 1; k < gaps.length; k += 1) expect(gaps[k]).toBeLessThanOrEqual((gaps[k - 1] ?? 0) + 1e-6)
     expect(travels[0]?.tensionN).toBe(0)
     expect(travels.at(-1)?.tensionN).toBeGreaterThan(0)
+  })
+
+  // Calculus: a slope is what the prediction itself does over a small step, wherever no pad is just touching.
+  it('the slopes of its readings are those of the readings', () => {
+    const share = fc.double({ min: -0.5, max: 0.5, noNaN: true })
+    const at = fc.tuple(fc.double({ min: 5, max: 12, noNaN: true }), ...model.inputs.slice(1).map(() => share))
+    fc.assert(
+      fc.property(at, ([cable, ...shares]) => {
+        const q = Float64Array.from([cable, ...shares.map((each, k) => each * (model.inputs[k + 1]?.sd ?? 0))])
+        const count = model.readings.length
+        const [y, low, high] = [0, 0, 0].map(() => new Float64Array(count)) as [
+          Float64Array,
+          Float64Array,
+          Float64Array,
+        ]
+        model.predict(q, y)
+        fc.pre((y[0] ?? 0) > 0.2 && (y[1] ?? 0) > 0.2 && Math.abs((y[0] ?? 0) - (y[1] ?? 0)) > 0.2)
+        const jacobian = new Float64Array(count * q.length)
+        model.slopes(q, y, jacobian)
+        model.inputs.forEach(({ sd }, i) => {
+          const step = 0.01 * sd
+          const moved = (by: number) => q.map((value, k) => (k === i ? value + by : value))
+          model.predict(moved(step), high)
+          model.predict(moved(-step), low)
+          for (let r = 0; r < count; r += 1) {
+            const slope = ((high[r] ?? 0) - (low[r] ?? 0)) / 2 / 0.01
+            expect(Math.abs((jacobian[r * q.length + i] ?? 0) * sd - slope)).toBeLessThan(0.02 + 0.01 * Math.abs(slope))
+          }
+        })
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('says of each dimension what it is, its range and where its book figure comes from', () => {

@@ -65,6 +65,9 @@ export interface ModelInput {
 /** From model inputs `q` to readings `y`, both in the family's order. Writes into `y`; allocates nothing. */
 export type Predict = (q: Float64Array, y: Float64Array) => void
 
+/** As `predict`, and how each reading follows each input at `q`: dy/dq, readings × inputs. Leaves `q` as it was. */
+export type Slopes = (q: Float64Array, y: Float64Array, jacobian: Float64Array) => void
+
 export type ShapeRole =
   | 'arm'
   | 'pad'
@@ -143,6 +146,7 @@ export interface FamilyModel {
   readonly readings: readonly string[]
   readonly adjusters: readonly AdjusterSpec[]
   readonly predict: Predict
+  readonly slopes: Slopes
   /** A new cable lets out this much more as it beds in, a share 1 − 1/e of it within `squeezes`. */
   readonly bedding: {
     readonly input: string

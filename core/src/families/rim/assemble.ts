@@ -1,7 +1,7 @@
 import type { Arm, Linkage } from '../../mechanics/linkage.ts'
 import type { AdjusterSpec, Dimensions, FamilyModel, PadArm } from '../family.ts'
 import { RIM_BEDDING, RIM_DISTURBANCES } from './adjusters.ts'
-import { RIM_INPUTS, RIM_READINGS, rimPredict, rimSqueeze, rimThrow } from './model.ts'
+import { RIM_INPUTS, RIM_READINGS, rimReadings, rimSqueeze, rimThrow } from './model.ts'
 
 const padArm = ({ pivot, padFace }: Arm): PadArm => ({
   inMm: -Math.sign(padFace[0]) * (padFace[0] - pivot[0]),
@@ -20,7 +20,7 @@ export const rimModel = (
   inputs: RIM_INPUTS,
   readings: RIM_READINGS,
   adjusters,
-  predict: rimPredict(d, linkage),
+  ...rimReadings(d, linkage),
   bedding: RIM_BEDDING,
   outline,
   squeeze: (q, travelMm) => rimSqueeze(d, linkage, q, travelMm),

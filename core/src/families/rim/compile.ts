@@ -8,9 +8,19 @@ export interface FastLinkage {
   readonly rateLeft: number
   readonly rateRight: number
   readonly tie: (leftRad: number, rightRad: number) => number
+  /** The tie with both pads on the rim. */
+  readonly atContact: number
   /** Mean opening at rest for a cable let-out (mm) and a difference between the arms (rad). */
   readonly restMean: (cableOutMm: number, differenceRad: number) => number
 }
+
+/** Cable left over before the last correction of a rest position, and the steps it may take. */
+const REST_MM = 3e-4
+const MOST_STEPS = 12
+/** An arm opened further than this has left its brake: the quick way is given up for the safe one. */
+const WIDEST_RAD = 1
+/** Cable let out for which the guess is right. */
+const USUAL_MM = 8
 
 const compiled = new WeakMap<Linkage, FastLinkage>()
 
@@ -64,21 +74,36 @@ export function compileLinkage(linkage: Linkage): FastLinkage {
   const rate = rates.left + rates.right
   const tie = linkage.tie.kind === 'direct' ? directTie(linkage) : straddleTie(linkage, linkage.tie.lengthMm)
   const atContact = tie(0, 0)
+
+  /** Corrected by the slope met on the way; the last correction leaves far less than `REST_MM`. */
+  const solve = (cableOutMm: number, half: number, from: number): number | undefined => {
+    let mean = from
+    let slope = rate
+    let last = 0
+    for (let step = 0; step < MOST_STEPS; step += 1) {
+      const error = tie(mean + half, mean - half) - atContact - cableOutMm
+      if (step > 0 && error !== last) slope *= 1 - error / last
+      mean -= error / slope
+      if (!(slope > 0 && Math.abs(mean) < WIDEST_RAD)) return undefined
+      if (Math.abs(error) < REST_MM) return mean
+      last = error
+    }
+    return undefined
+  }
+
+  const usual = solve(USUAL_MM, 0, USUAL_MM / rate) ?? USUAL_MM / rate
+  const bend = (usual - USUAL_MM / rate) / (USUAL_MM * USUAL_MM)
   const fast: FastLinkage = {
     gapLeft: fastGap(linkage.left),
     gapRight: fastGap(linkage.right),
     rateLeft: gapRate(linkage.left, 0),
     rateRight: gapRate(linkage.right, 0),
     tie,
+    atContact,
     restMean(cableOutMm, differenceRad) {
       const half = differenceRad / 2
-      let mean = cableOutMm / rate
-      for (let step = 0; step < 12; step += 1) {
-        const error = tie(mean + half, mean - half) - atContact - cableOutMm
-        mean -= error / rate
-        if (Math.abs(error) < 1e-4) return mean
-      }
-      return restOpening(linkage, cableOutMm, differenceRad).left - half
+      const guess = cableOutMm / rate + bend * cableOutMm * cableOutMm
+      return solve(cableOutMm, half, guess) ?? restOpening(linkage, cableOutMm, differenceRad).left - half
     },
   }
   compiled.set(linkage, fast)

@@ -2,7 +2,7 @@ import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.t
 import { leverage } from '../../mechanics/lever.ts'
 import { type Linkage, openingForGap } from '../../mechanics/linkage.ts'
 import { toRad } from '../../mechanics/vector.ts'
-import type { Dimensions, ModelInput, Predict, Squeeze, Throw } from '../family.ts'
+import type { Dimensions, FamilyModel, ModelInput, Squeeze, Throw } from '../family.ts'
 import { compileLinkage } from './compile.ts'
 
 /** The order of `q` for every rim brake. */
@@ -37,21 +37,28 @@ export function pull(d: Dimensions) {
   return { leverage: ratio, efficiency, stiffness, hardTensionN: (d.hardSqueezeN as number) * ratio * efficiency }
 }
 
+/** Steps of a slope: of an input, in its prior’s spread; of an arm, in radians. */
+const INPUT_STEP = 1e-3
+const ARM_STEP = 1e-4
+
 /**
  * Readings of a rim brake from its inputs: both gaps with the lever at rest, finger travel to first touch,
- * reserve at a hard squeeze, and the wheel's offset.
+ * reserve at a hard squeeze, and the wheel's offset; and their slopes, for which the arms’ rest is found once.
  * The arms rest where their springs balance; squeezed, both turn alike until one pad touches, then the other follows.
  */
-export function rimPredict(d: Dimensions, linkage: Linkage): Predict {
+export function rimReadings(d: Dimensions, linkage: Linkage): Pick<FamilyModel, 'predict' | 'slopes'> {
   const fast = compileLinkage(linkage)
   const lever = pull(d)
   const reach = d.leverReachMm as number
   const closedAt = contactOpening(linkage)
-  return (q, y) => {
+
+  const restOf = (q: Float64Array) =>
+    fast.restMean((q[Q.cable] as number) / Math.exp(q[Q.ratio] as number), q[Q.balance] as number)
+
+  const readAt = (mean: number, q: Float64Array, y: Float64Array) => {
     const ratio = Math.exp(q[Q.ratio] as number)
     const offset = q[Q.offset] as number
     const difference = q[Q.balance] as number
-    const mean = fast.restMean((q[Q.cable] as number) / ratio, difference)
     const left = mean + difference / 2
     const right = mean - difference / 2
     const rawLeft = fast.gapLeft(left) + offset
@@ -61,7 +68,7 @@ export function rimPredict(d: Dimensions, linkage: Linkage): Predict {
     const touchLeft = closedAt.left(-offset)
     const touchRight = closedAt.right(offset)
     const first = Math.max(0, Math.min(left - touchLeft, right - touchRight))
-    const tieAtRest = fast.tie(left, right)
+    const tieAtRest = fast.atContact + (q[Q.cable] as number) / ratio
     const toFirst = ratio * (tieAtRest - fast.tie(left - first, right - first))
     const toBoth = ratio * (tieAtRest - fast.tie(touchLeft, touchRight))
     const travel = lever.leverage * Math.exp(q[Q.lever] as number)
@@ -71,6 +78,40 @@ export function rimPredict(d: Dimensions, linkage: Linkage): Predict {
       reach - travel * (free + toBoth + lever.hardTensionN / (lever.stiffness * Math.exp(q[Q.stiffness] as number)))
     y[4] = (y[0] as number) - (y[1] as number)
     y[5] = offset
+  }
+
+  /** How the arms’ mean rest follows each input, from the tie’s slope at either arm: its length at rest is the cable’s. */
+  const restSlopes = (mean: number, q: Float64Array): readonly number[] => {
+    const half = (q[Q.balance] as number) / 2
+    const [left, right] = [mean + half, mean - half]
+    const at = fast.tie(left, right)
+    const byLeft = (fast.tie(left + ARM_STEP, right) - at) / ARM_STEP
+    const byRight = (fast.tie(left, right + ARM_STEP) - at) / ARM_STEP
+    const cable = Math.exp(-(q[Q.ratio] as number)) / (byLeft + byRight)
+    const slopes = RIM_INPUTS.map(() => 0)
+    slopes[Q.cable] = cable
+    slopes[Q.ratio] = -(q[Q.cable] as number) * cable
+    slopes[Q.balance] = (byRight - byLeft) / 2 / (byLeft + byRight)
+    return slopes
+  }
+
+  return {
+    predict: (q, y) => readAt(restOf(q), q, y),
+    slopes(q, y, jacobian) {
+      const mean = restOf(q)
+      const byInput = restSlopes(mean, q)
+      const stepped = new Float64Array(y.length)
+      readAt(mean, q, y)
+      for (let i = 0; i < q.length; i += 1) {
+        const step = INPUT_STEP * (RIM_INPUTS[i] as ModelInput).sd
+        const at = q[i] as number
+        q[i] = at + step
+        readAt(mean + step * (byInput[i] as number), q, stepped)
+        q[i] = at
+        for (let r = 0; r < y.length; r += 1)
+          jacobian[r * q.length + i] = ((stepped[r] as number) - (y[r] as number)) / step
+      }
+    },
   }
 }
 
