@@ -9,6 +9,7 @@ import { windowsFor } from '../stand/windows.ts'
 import { confirm, measured, turn, written } from '../testing/stand.ts'
 import { advise } from './advice.ts'
 import { believe, isSettled, lessons } from './belief.ts'
+import { outcomesOf } from './turn.ts'
 
 const model = expectOk(dualPivotFamily.fit(bookDimensions(dualPivotFamily)))
 const windows = windowsFor(model, DEFAULT_SCHOOL, { lateralRunoutMm: 0.4, flexMm: 0.3 })
@@ -38,9 +39,12 @@ describe('a screw that may work either way', () => {
     expect(Math.abs(amount)).toBeGreaterThanOrEqual(0.25)
     expect(Math.abs(amount)).toBeLessThanOrEqual(0.5)
     expect(probe?.chance).toBeLessThan(0.7)
-    // One gap gains what the other loses: the two outcomes lie either side of the mean that is aimed at.
-    const gap = (way: number) => probe?.either?.[way]?.find((each) => each.reading === 'gapLeft')?.value ?? Number.NaN
-    expect(Math.abs(gap(0) - gap(1))).toBeGreaterThan(0.3)
+    // One gap gains what the other loses: the two outcomes lie either side of the mean, and neither is the mean.
+    const [low = Number.NaN, high = Number.NaN] = probe ? outcomesOf(probe, 'gapLeft') : []
+    const mean = probe?.expected.find((each) => each.reading === 'gapLeft')?.value ?? Number.NaN
+    expect(high - low).toBeGreaterThan(0.3)
+    expect(mean).toBeGreaterThan(low)
+    expect(mean).toBeLessThan(high)
   })
 
   it.each([
@@ -61,6 +65,7 @@ describe('a screw that may work either way', () => {
     expect(next.kind).toBe('turn')
     if (next.kind !== 'turn') return
     expect(next.turn.probes).toBeUndefined()
+    expect(outcomesOf(next.turn, 'gapLeft')).toHaveLength(1)
     const amount = next.turn.moves.find((move) => move.adjuster === 'centringScrew')?.amount ?? 0
     expect(amount).toBeLessThan(-0.5)
   })

@@ -22,6 +22,20 @@ export interface Turn {
   readonly either?: readonly (readonly Expected[])[]
 }
 
+/** Two outcomes of a reading nearer than this are one. */
+const SAME_MM = 0.15
+
+/** What a turn may give: one set of readings, or one for each way an adjuster may work. Their mean is what neither will give. */
+export const waysOf = ({ expected, either }: Turn): readonly (readonly Expected[])[] => either ?? [expected]
+
+/** What to expect of one reading after a turn, smallest first; one value where both ways give the same. */
+export function outcomesOf(turn: Turn, reading: string): readonly number[] {
+  const values = waysOf(turn).flatMap((way) => way.find((each) => each.reading === reading)?.value ?? [])
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  if (values.length === 0) return []
+  return high - low < SAME_MM ? [(low + high) / 2] : [low, high]
+}
+
 /** Readings the advice steers, in the model's order. */
 export const STEERED = ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference'] as const
 /** Readings that must be measured before a turn can be advised. */

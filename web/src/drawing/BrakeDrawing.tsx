@@ -25,7 +25,8 @@ export interface ScrewNote {
 
 interface Props {
   readonly outline: Outline
-  readonly ghost: Outline | undefined
+  /** Where the next turn brings it, each way it may go. */
+  readonly ghosts: readonly Outline[]
   readonly pose: Pose
   readonly leaders: readonly Leader[]
   readonly notes: readonly ScrewNote[]
@@ -225,7 +226,7 @@ function CableLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight
 /** The brake in front view, to scale, from the geometry the core computes with. */
 export const BrakeDrawing = memo(function BrakeDrawing({
   outline,
-  ghost,
+  ghosts,
   pose,
   leaders,
   notes,
@@ -290,7 +291,9 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       <Shapes shapes={outline.fixed} scale={scale} />
       <Shapes shapes={outline.left} scale={scale} />
       <Shapes shapes={outline.right} scale={scale} />
-      {ghost && <GhostShapes shapes={[...ghost.left, ...ghost.right]} scale={scale} />}
+      {ghosts.map((ghost, index) => (
+        <GhostShapes key={index} shapes={[...ghost.left, ...ghost.right]} scale={scale} />
+      ))}
       <Shapes shapes={outline.cable} scale={scale} />
       {anchor && (
         <text

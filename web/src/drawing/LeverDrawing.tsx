@@ -10,7 +10,7 @@ interface Props {
   readonly travelMm: number
   readonly biteMm: number | undefined
   readonly biteMark: MarkName
-  readonly expectedBiteMm: number | undefined
+  readonly expectedBitesMm: readonly number[]
   readonly window: Window | undefined
   readonly show: (mm: number) => string
   readonly tick: (mm: number) => string
@@ -23,7 +23,7 @@ const HEIGHT = 118
 
 /** The lever from the side: the bar, the blade, where it bites. Drag the blade to squeeze. */
 export const LeverDrawing = memo(function LeverDrawing(props: Props) {
-  const { reachMm, travelMm, biteMm, biteMark, expectedBiteMm, window, show, tick, onTravel, onLetGo } = props
+  const { reachMm, travelMm, biteMm, biteMark, expectedBitesMm, window, show, tick, onTravel, onLetGo } = props
   const svg = useRef<SVGSVGElement>(null)
   const x = scaleLinear([0, Math.max(65, reachMm + 5)], [110, 562])
   const middle = 52
@@ -67,11 +67,11 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
           strokeWidth="2.2"
         />
       )}
-      {expectedBiteMm !== undefined && (
-        <g transform={`translate(${x(reachMm - expectedBiteMm)},${middle - 4})`}>
+      {expectedBitesMm.map((each) => (
+        <g key={each} transform={`translate(${x(reachMm - each)},${middle - 4})`}>
           <MarkShape shape="predicted" r={7} />
         </g>
-      )}
+      ))}
       {biteMm !== undefined && (
         <g transform={`translate(${x(reachMm - biteMm)},${middle - 4})`}>
           <MarkShape shape={biteMark} />

@@ -14,7 +14,8 @@ export interface GaugeProps {
   readonly value: number | undefined
   readonly sd: number
   readonly mark: MarkName
-  readonly expected: number | undefined
+  /** What the next turn gives: two values where it may go either way. */
+  readonly expected: readonly number[]
   readonly earlier: readonly number[]
   readonly draft: number | undefined
   readonly tick: (value: number) => string
@@ -94,11 +95,11 @@ export function WindowGauge(props: GaugeProps) {
       {earlier.slice(-6).map((each, index) => (
         <line key={index} x1={x(each)} x2={x(each)} y1={LINE - 8} y2={LINE} stroke="var(--slate)" strokeWidth="2" />
       ))}
-      {expected !== undefined && (
-        <g transform={`translate(${x(expected)},20)`}>
+      {expected.map((each) => (
+        <g key={each} transform={`translate(${x(each)},20)`}>
           <MarkShape shape="predicted" r={7} />
         </g>
-      )}
+      ))}
       {value !== undefined && (
         <g>
           <line x1={x(value - sd)} x2={x(value + sd)} y1={20} y2={20} stroke="var(--slate)" strokeWidth="2" />

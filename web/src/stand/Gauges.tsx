@@ -1,4 +1,4 @@
-import type { Turn } from '@overhaul/core/dial-in/turn'
+import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { showParts } from '@overhaul/core/stand/describe'
@@ -118,7 +118,7 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
     if (!spec) return null
     const value = measured(id)
     const window = windows.of[id]
-    const expected = turn?.expected.find((each) => each.reading === id)?.value
+    const expected = turn ? outcomesOf(turn, id) : []
     const draft = drafts.value(id)
     const earlier = state.earlier[id] ?? []
     const reach = dimensions.leverReachMm as number
@@ -126,7 +126,7 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
       spec,
       window,
       reach,
-      [...alike(id).map(measured), expected, draft].filter((each) => each !== undefined),
+      [...alike(id).map(measured), ...expected, draft].filter((each) => each !== undefined),
     )
     const shown = shownUnit(spec.unit, length)
     const parts = value === undefined ? undefined : showParts(id, value, length)

@@ -1,4 +1,5 @@
 import type { Worked } from '@overhaul/core/calculation/calculation'
+import { outcomesOf } from '@overhaul/core/dial-in/turn'
 import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
 import { readingMark } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/next'
@@ -32,7 +33,7 @@ import { StationNotes } from './StationNotes.tsx'
 import { useDrafts } from './use-drafts.ts'
 import { useKeys } from './use-keys.ts'
 import { useSqueeze } from './use-squeeze.ts'
-import { captionOf, ghostOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
+import { captionOf, ghostsOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
 const Room = styled.div`
@@ -139,7 +140,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const squeeze = useSqueeze(full)
   const pose = useMemo(() => job.model.squeeze(q, squeeze.travelMm), [job, q, squeeze.travelMm])
   const outline = useMemo(() => job.model.outline(pose), [job, pose])
-  const ghost = useMemo(() => ghostOf(job), [job])
+  const ghosts = useMemo(() => ghostsOf(job), [job])
   const squeezing = squeeze.travelMm > 0.5
 
   const write = (bodies: readonly EntryBody[]): boolean => {
@@ -231,7 +232,7 @@ export function Stand({ open }: { open: OpenJob }) {
       <Front>
         <BrakeDrawing
           outline={outline}
-          ghost={squeezing ? undefined : ghost}
+          ghosts={squeezing ? [] : ghosts}
           pose={pose}
           leaders={leadersOf(job, pose, squeezing, length)}
           notes={notesOf(job, length)}
@@ -248,7 +249,7 @@ export function Stand({ open }: { open: OpenJob }) {
           travelMm={squeeze.travelMm}
           biteMm={typeof bite === 'number' ? bite : undefined}
           biteMark={readingMark(job.state, job.windows, 'biteTravel')}
-          expectedBiteMm={turn?.expected.find((each) => each.reading === 'biteTravel')?.value}
+          expectedBitesMm={turn ? outcomesOf(turn, 'biteTravel') : []}
           window={job.windows.empty ? undefined : job.windows.of.biteTravel}
           show={(mm) => showReading('biteTravel', mm, length)}
           tick={(mm) => formatNumber(mm, shownUnit('mm', length), length === 'in' ? 1 : 0)}

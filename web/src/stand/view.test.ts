@@ -3,7 +3,7 @@ import { openJob } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { confirm, HARDWARE, measured, PREPARED, reading, turn, written } from '@overhaul/core/testing/stand'
 import { describe, expect, it } from 'vitest'
-import { captionOf, ghostOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
+import { captionOf, ghostsOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const OUT = [...PREPARED, ...measured(0.3, 2.2, 9)]
@@ -28,9 +28,9 @@ describe('what the drawing says', () => {
   it('a ghost stands where the next turn should bring the arms, and only then', () => {
     const turning = job(...OUT)
     expect(turning.next.kind).toBe('turn')
-    expect(ghostOf(turning)?.left).toHaveLength(turning.model.outline(pose).left.length)
-    expect(ghostOf(job(...PREPARED))).toBeUndefined()
-    expect(ghostOf(job(...PREPARED, ...measured(1, 1, 20)))).toBeUndefined()
+    expect(ghostsOf(turning)[0]?.left).toHaveLength(turning.model.outline(pose).left.length)
+    expect(ghostsOf(job(...PREPARED))).toEqual([])
+    expect(ghostsOf(job(...PREPARED, ...measured(1, 1, 20)))).toEqual([])
   })
 
   it('each screw says how far it has gone, from its end where that was counted', () => {

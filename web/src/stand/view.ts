@@ -1,4 +1,5 @@
 import { standingWalk } from '@overhaul/core/dial-in/belief'
+import { waysOf } from '@overhaul/core/dial-in/turn'
 import type { Outline, Pose } from '@overhaul/core/families/family'
 import { formatFraction } from '@overhaul/core/quantity/number'
 import { formatQuantity, type LengthUnit } from '@overhaul/core/quantity/quantity'
@@ -9,16 +10,15 @@ import type { Leader, ScrewNote } from '../drawing/BrakeDrawing.tsx'
 /** The brake as believed to stand now: the inputs behind every drawn frame. */
 export const inputsNow = (job: Job): Float64Array => standingWalk(job.belief).q
 
-/** Where the arms will stand after the next turn. */
-export function ghostOf(job: Job): Outline | undefined {
-  if (job.next.kind !== 'turn') return undefined
-  const expected = (id: string) =>
-    job.next.kind === 'turn' ? job.next.turn.expected.find((each) => each.reading === id)?.value : undefined
-  const gapLeftMm = expected('gapLeft')
-  const gapRightMm = expected('gapRight')
-  return gapLeftMm === undefined || gapRightMm === undefined
-    ? undefined
-    : job.model.outline({ gapLeftMm, gapRightMm, rimShiftMm: 0 })
+/** Where the arms will stand after the next turn; each way where it may go either way. */
+export function ghostsOf(job: Job): readonly Outline[] {
+  if (job.next.kind !== 'turn') return []
+  return waysOf(job.next.turn).flatMap((way) => {
+    const [gapLeftMm, gapRightMm] = ['gapLeft', 'gapRight'].map((id) => way.find((each) => each.reading === id)?.value)
+    return gapLeftMm === undefined || gapRightMm === undefined
+      ? []
+      : [job.model.outline({ gapLeftMm, gapRightMm, rimShiftMm: 0 })]
+  })
 }
 
 /** The gap readings on their leader lines: as measured at rest, as drawn under a squeeze. */

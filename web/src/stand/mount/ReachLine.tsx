@@ -31,7 +31,7 @@ export function ReachLine({ reach, length, onWorked }: Props) {
           value={neededMm}
           sd={0.5}
           mark={mark}
-          expected={undefined}
+          expected={[]}
           earlier={[]}
           draft={undefined}
           tick={(each) => formatNumber(each, shownUnit('mm', length), length === 'in' ? 2 : 0)}

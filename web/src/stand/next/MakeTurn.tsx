@@ -1,4 +1,4 @@
-import type { Turn } from '@overhaul/core/dial-in/turn'
+import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
@@ -70,22 +70,14 @@ const Given = styled.p`
   }
 `
 
-/** Two outcomes nearer than this read the same. */
-const SAME_MM = 0.15
-
 /** What the turn will do, beside what was measured; where it may go either way, both. */
 function Gives({ job, turn, length }: { job: Job; turn: Turn; length: LengthUnit }) {
   const measured = turn.expected.filter(({ reading }) => job.state.readings[reading])
-  const outcomes = (reading: string, value: number): readonly number[] => {
-    const either = (turn.either ?? []).flatMap((way) => way.find((each) => each.reading === reading)?.value ?? [])
-    const [first = value, second = first] = either
-    return Math.abs(first - second) < SAME_MM ? [value] : [Math.min(first, second), Math.max(first, second)]
-  }
   return (
     <Given>
-      {measured.map(({ reading, value }) => {
+      {measured.map(({ reading }) => {
         const now = job.state.readings[reading]?.value
-        const [last, ...before] = outcomes(reading, value).toReversed()
+        const [last, ...before] = outcomesOf(turn, reading).toReversed()
         return (
           <span key={reading} style={{ whiteSpace: 'nowrap' }}>
             {readingTitle(reading)} {typeof now === 'number' ? showParts(reading, now, length).number : '–'} →{' '}
