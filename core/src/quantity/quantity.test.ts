@@ -66,7 +66,9 @@ describe('quantities', () => {
   it('comes back from its own writing to within what it rounds to', () => {
     const units = (Object.keys(UNITS) as UnitId[]).filter((unit) => unit !== 'count')
     fc.assert(
-      fc.property(fc.constantFrom(...units), fc.double({ min: -500, max: 500, noNaN: true }), (unit, value) => {
+      fc.property(fc.constantFrom(...units), fc.double({ min: -500, max: 500, noNaN: true }), (unit, any) => {
+        // A spring’s pin stands in a whole hole.
+        const value = unit === 'hole' ? Math.round(any) : any
         const back = expectOk(parseQuantity(formatQuantity(value, unit), unit))
         const coarse = {
           turn: 1 / 16,
