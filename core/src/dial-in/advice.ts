@@ -84,12 +84,13 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const bench = new Bench(belief, aims)
   const wrong = wrongOnes(bench, belief, windows, notRight)
   const insist = wrong.length > 0 || notRight === 'somewhere'
-  const possible = wrong.length > 0 ? wrong : samplesOf(belief, 0, FINE)
-  const coarse = possible.slice(0, COARSE)
-  const fine = possible.slice(0, FINE)
+  const possible = (from: number, to: number) =>
+    wrong.length > 0 ? wrong.slice(from, to) : samplesOf(belief, from, to)
+  const coarse = possible(0, COARSE)
   const out = outside(aims, state)
   const chanceCoarse = bench.chance(coarse, STAY)
   if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
+  const fine = [...coarse, ...possible(COARSE, FINE)]
   const mean = sampleAt(belief, belief.mean, 0)
   const price = priceIn(model, lastDirections(belief))
   const worth = probeWorth(bench, mean, belief, state, windows)
