@@ -105,7 +105,9 @@ const span = (low: number, high: number) =>
   high - low < 0.05 ? `${low.toFixed(1)} mm` : `${low.toFixed(1)} to ${high.toFixed(1)} mm`
 
 const SIDES = ['left', 'right'] as const
-const TOE = { left: 'toeLeft', right: 'toeRight' } as const
+/** The readings of either pad’s height and toe-in. */
+export const EDGE = { left: 'padEdgeLeft', right: 'padEdgeRight' } as const
+export const TOE = { left: 'toeLeft', right: 'toeRight' } as const
 
 /** Each said once, in the order they came. */
 const inTurn = (said: readonly string[]) => [...new Set(said)].join(' ')
@@ -175,7 +177,7 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
   'pad-height'(stand) {
     const along = findOption('padArc', lastSeen(stand.state, 'padArc'))
     const paths = padPathsAt(stand)
-    const edges = { left: lastReading(stand.state, 'padEdgeLeft'), right: lastReading(stand.state, 'padEdgeRight') }
+    const edges = { left: lastReading(stand.state, EDGE.left), right: lastReading(stand.state, EDGE.right) }
     if (edges.left === undefined || edges.right === undefined || !along || !paths) return undefined
     if (!paths.ok) return refused(paths.error.message)
     if (along.remedy) return { state: 'out', say: along.remedy, ...(along.stop && { stop: true }) }

@@ -1,4 +1,5 @@
 import type { Mount, Track } from '../families/family.ts'
+import { MOUNT_LENGTHS, MOUNT_LOOKED } from '../mount/measured.ts'
 import type { WayId } from '../mount/ways.ts'
 import type { CautionId } from '../reference/cautions.ts'
 import type { JudgeId } from './judges.ts'
@@ -211,7 +212,7 @@ export const STEPS: readonly Step[] = [
     say: 'Clean the mount and look at it: what it is made of, cracks, corrosion, a tube or solid; and at the brake’s bolt.',
     why: 'Carbon, cracks, pits and thin walls decide at once what may be done here.',
     cautions: [],
-    done: { kind: 'in-window', readings: ['frameMaterial', 'cracks', 'rust', 'mountBody', 'boltKind'] },
+    done: { kind: 'in-window', readings: MOUNT_LOOKED },
     whenOut: 'A cracked frame carries no brake: to a frame builder.',
     when: fittingBolt,
   },
@@ -236,17 +237,7 @@ export const STEPS: readonly Step[] = [
     cautions: [],
     done: {
       kind: 'measured',
-      readings: [
-        'holeFront',
-        'holeBack',
-        'frameDepth',
-        'mountTube',
-        'curveFront',
-        'curveBack',
-        'roomBehind',
-        'boltOut',
-        'boltThreaded',
-      ],
+      readings: MOUNT_LENGTHS,
       optional: ['drillHead', 'caliperDepth'],
     },
     when: fittingBolt,

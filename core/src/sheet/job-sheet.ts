@@ -6,7 +6,7 @@ import { findWay, wayName } from '../mount/ways.ts'
 import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
-import { leverWeightAt, padPathsAt, reachAt } from '../run-sheet/judges.ts'
+import { leverWeightAt, padPathsAt, reachAt, TOE } from '../run-sheet/judges.ts'
 import { type StepState, sheetOf } from '../run-sheet/next.ts'
 import { stepTitle } from '../run-sheet/steps.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
@@ -93,7 +93,7 @@ function mountingOf(job: Job): readonly string[] {
 /** Where the pads were set to stay on their track, and what they were toed in to. */
 function padsOf(job: Job): readonly string[] {
   const paths = padPathsAt(job)
-  const [left, right] = ['toeLeft', 'toeRight'].map((id) => lastReading(job.state, id))
+  const [left, right] = [TOE.left, TOE.right].map((id) => lastReading(job.state, id))
   return [
     ...(paths?.ok ? paths.value.map(({ drift }) => drift.say) : []),
     ...(left === undefined || right === undefined

@@ -1,6 +1,6 @@
-import { type Arm, type Linkage, linkageRatio, tieRates } from '../../mechanics/linkage.ts'
-import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
-import { closes } from '../rim/assemble.ts'
+import type { Arm, Linkage } from '../../mechanics/linkage.ts'
+import type { Outcome } from '../../outcome/outcome.ts'
+import { yoked } from '../rim/straddle.ts'
 
 /** What can be measured on a centre-pull caliper at contact, in mm; origin at the mounting bolt. */
 export interface CentrePullDimensions {
@@ -19,14 +19,6 @@ export interface CentrePullDimensions {
  * other. Refuses a straddle shorter than its span, and a pull that opens.
  */
 export function centrePullLinkage(d: CentrePullDimensions): Outcome<Linkage> {
-  const span = Math.abs(2 * d.cableAcrossMm - d.pivotSpacingMm)
-  if (d.straddleMm <= span) {
-    return refuse(
-      'impossible-geometry',
-      'straddleMm',
-      `A straddle cable of ${d.straddleMm} mm does not reach over ${span} mm between the arms. Accepted: more than ${span} mm.`,
-    )
-  }
   const arm = (side: -1 | 1): Arm => {
     const pivot = (side * d.pivotSpacingMm) / 2
     return {
@@ -36,12 +28,5 @@ export function centrePullLinkage(d: CentrePullDimensions): Outcome<Linkage> {
       opens: side === -1 ? -1 : 1,
     }
   }
-  const linkage: Linkage = { left: arm(-1), right: arm(1), tie: { kind: 'straddle', lengthMm: d.straddleMm } }
-  return closes(tieRates(linkage, { left: 0, right: 0 }), linkageRatio(linkage, { left: 0, right: 0 }).mean)
-    ? ok(linkage)
-    : refuse(
-        'impossible-geometry',
-        'cableAcrossMm',
-        'Pulled up, this yoke would open the brake: check arms and straddle.',
-      )
+  return yoked(arm(-1), arm(1), d.straddleMm, { field: 'cableAcrossMm', look: 'arms' })
 }

@@ -1,9 +1,9 @@
 import type { Point } from '../../calculation/calculation.ts'
-import { type Arm, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
+import type { Arm, Linkage } from '../../mechanics/linkage.ts'
 import { add } from '../../mechanics/vector.ts'
 import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
 import { bend, limb, padShapes, pin } from '../rim/parts.ts'
-import { shifted, turned } from '../rim/pose.ts'
+import { opened, shifted, turned } from '../rim/pose.ts'
 import { rimSection } from '../rim/section.ts'
 import { straddleShapes, yokeAt } from '../rim/straddle.ts'
 
@@ -35,19 +35,15 @@ export function centrePullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
   ]
   const top = yokeAt(linkage, 0, 0)[1]
   return (pose) => {
-    const openLeft = openingForGap(left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
-    const openRight = openingForGap(right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const { openLeft, openRight, gaps } = opened(linkage, pose)
     const yoke = yokeAt(linkage, openLeft, openRight)
-    const faceLeft = padAt(left, openLeft)
-    const faceRight = padAt(right, openRight)
     return {
       fixed: shifted(wheel, [pose.rimShiftMm, 0]),
       left: turned(arms.left, left, openLeft),
       right: [...turned(arms.right, right, openRight), ...plate],
       cable: straddleShapes(linkage, openLeft, openRight),
       anchors: {
-        gapLeft: [(faceLeft[0] + left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
-        gapRight: [(faceRight[0] + right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        ...gaps,
         caliper: [0, 0],
         anchor: add(yoke, [0, 4]),
         barrel: add(yoke, [0, 44]),

@@ -1,5 +1,6 @@
-import { type Arm, type Linkage, linkageRatio, openingForGap, tieRates } from '../../mechanics/linkage.ts'
+import { type Arm, type Linkage, openingForGap } from '../../mechanics/linkage.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import { closes, tooWide } from '../rim/assemble.ts'
 
 /** What can be measured on a linear-pull brake, in mm. */
 export interface LinearPullDimensions {
@@ -41,13 +42,8 @@ function arm(side: -1 | 1, d: LinearPullDimensions): Arm | undefined {
  * Refuses a geometry whose pads cannot meet the rim or whose tie would lengthen as the pads close.
  */
 export function linearPullLinkage(d: LinearPullDimensions): Outcome<Linkage> {
-  if (d.rimWidthMm >= d.pivotSpacingMm) {
-    return refuse(
-      'impossible-geometry',
-      'rimWidthMm',
-      `A rim ${d.rimWidthMm} mm wide does not fit between bosses ${d.pivotSpacingMm} mm apart.`,
-    )
-  }
+  const wide = tooWide(d)
+  if (wide) return wide
   const left = arm(-1, d)
   const right = arm(1, d)
   if (!left || !right) {
@@ -58,8 +54,7 @@ export function linearPullLinkage(d: LinearPullDimensions): Outcome<Linkage> {
     )
   }
   const linkage: Linkage = { left, right, tie: { kind: 'direct' } }
-  const rates = tieRates(linkage, { left: 0, right: 0 })
-  if (!(rates.left > 0 && rates.right > 0) || !(linkageRatio(linkage, { left: 0, right: 0 }).mean > 0)) {
+  if (!closes(linkage)) {
     return refuse(
       'impossible-geometry',
       'armMm',

@@ -1,9 +1,9 @@
 import type { Point } from '../../calculation/calculation.ts'
-import { type Arm, cableAt, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
+import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add, rotateAbout } from '../../mechanics/vector.ts'
 import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
 import { hexagon } from '../rim/parts.ts'
-import { shifted, turned } from '../rim/pose.ts'
+import { opened, shifted, turned } from '../rim/pose.ts'
 import { rimSection } from '../rim/section.ts'
 
 const PAD_HALF_HEIGHT = 5
@@ -61,12 +61,9 @@ export function linearPullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
   const wheel = rimSection(d.rimWidthMm as number, d.tyreWidthMm as number, linkage.left.padFace[1])
   const tipV = d.armMm as number
   return (pose) => {
-    const openLeft = openingForGap(linkage.left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
-    const openRight = openingForGap(linkage.right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const { openLeft, openRight, gaps } = opened(linkage, pose)
     const tipLeft = cableAt(linkage.left, openLeft)
     const tipRight = cableAt(linkage.right, openRight)
-    const faceLeft = padAt(linkage.left, openLeft)
-    const faceRight = padAt(linkage.right, openRight)
     const screwAt = (arm: Arm, open: number, side: number) =>
       rotateAbout([arm.pivot[0] + side * 13.5, arm.pivot[1] + 4.4], arm.pivot, arm.opens * open)
     return {
@@ -79,8 +76,7 @@ export function linearPullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
         { kind: 'polygon', role: 'bolt', points: hexagon(tipLeft, 3.2) },
       ],
       anchors: {
-        gapLeft: [(faceLeft[0] + linkage.left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
-        gapRight: [(faceRight[0] + linkage.right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        ...gaps,
         leftScrew: screwAt(linkage.left, openLeft, -1),
         rightScrew: screwAt(linkage.right, openRight, 1),
         anchor: tipLeft,

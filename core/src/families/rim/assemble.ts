@@ -1,4 +1,5 @@
-import type { Arm, Linkage } from '../../mechanics/linkage.ts'
+import { type Arm, type Linkage, linkageRatio, tieRates } from '../../mechanics/linkage.ts'
+import { refuse } from '../../outcome/outcome.ts'
 import type { AdjusterSpec, Dimensions, FamilyModel, PadArm } from '../family.ts'
 import { RIM_BEDDING, RIM_DISTURBANCES } from './adjusters.ts'
 import { RIM_INPUTS, RIM_READINGS, rimReadings, rimSqueeze, rimThrow } from './model.ts'
@@ -27,6 +28,20 @@ export const rimModel = (
   disturbances: RIM_DISTURBANCES,
 })
 
+/** The refusal of a rim that does not fit between its bosses. */
+export const tooWide = (d: { readonly rimWidthMm: number; readonly pivotSpacingMm: number }) =>
+  d.rimWidthMm >= d.pivotSpacingMm
+    ? refuse(
+        'impossible-geometry',
+        'rimWidthMm',
+        `A rim ${d.rimWidthMm} mm wide does not fit between bosses ${d.pivotSpacingMm} mm apart.`,
+      )
+    : undefined
+
+const CONTACT = { left: 0, right: 0 }
+
 /** A linkage whose tie shortens as both pads close. */
-export const closes = (rates: { readonly left: number; readonly right: number }, ratio: number): boolean =>
-  rates.left > 0 && rates.right > 0 && ratio > 0
+export function closes(linkage: Linkage): boolean {
+  const rates = tieRates(linkage, CONTACT)
+  return rates.left > 0 && rates.right > 0 && linkageRatio(linkage, CONTACT).mean > 0
+}

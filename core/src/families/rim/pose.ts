@@ -1,7 +1,7 @@
 import type { Point } from '../../calculation/calculation.ts'
-import type { Arm } from '../../mechanics/linkage.ts'
+import { type Arm, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
 import { add, rotateAbout } from '../../mechanics/vector.ts'
-import type { Shape } from '../family.ts'
+import type { Pose, Shape } from '../family.ts'
 
 const moved = (shapes: readonly Shape[], move: (point: Point) => Point): readonly Shape[] =>
   shapes.map((shape) =>
@@ -14,3 +14,14 @@ export const turned = (shapes: readonly Shape[], arm: Arm, openRad: number): rea
 
 export const shifted = (shapes: readonly Shape[], by: Point): readonly Shape[] =>
   moved(shapes, (point) => add(point, by))
+
+/** How far both arms stand open at a pose, and where its gaps are pointed at: half-way from pad to rim. */
+export function opened({ left, right }: Linkage, { gapLeftMm, gapRightMm, rimShiftMm }: Pose) {
+  const openLeft = openingForGap(left, gapLeftMm - rimShiftMm) ?? 0
+  const openRight = openingForGap(right, gapRightMm + rimShiftMm) ?? 0
+  const gapAt = (arm: Arm, openRad: number): Point => {
+    const [x, y] = padAt(arm, openRad)
+    return [(x + arm.padFace[0] + rimShiftMm) / 2, y]
+  }
+  return { openLeft, openRight, gaps: { gapLeft: gapAt(left, openLeft), gapRight: gapAt(right, openRight) } }
+}

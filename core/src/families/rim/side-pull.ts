@@ -1,19 +1,11 @@
 import type { Point } from '../../calculation/calculation.ts'
-import {
-  type Arm,
-  cableAt,
-  type Linkage,
-  linkageRatio,
-  openingForGap,
-  padAt,
-  tieRates,
-} from '../../mechanics/linkage.ts'
+import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add } from '../../mechanics/vector.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
 import { closes } from './assemble.ts'
 import { bend, hexagon, limb, padShapes, pin } from './parts.ts'
-import { shifted, turned } from './pose.ts'
+import { opened, shifted, turned } from './pose.ts'
 import { rimSection } from './section.ts'
 
 /** What can be measured on a side-pull caliper at contact, in mm; origin at the mounting bolt, seen from the saddle. */
@@ -54,7 +46,7 @@ export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point): Outc
     opens: 1,
   }
   const linkage: Linkage = { left, right, tie: { kind: 'direct' } }
-  return closes(tieRates(linkage, { left: 0, right: 0 }), linkageRatio(linkage, { left: 0, right: 0 }).mean)
+  return closes(linkage)
     ? ok(linkage)
     : refuse(
         'impossible-geometry',
@@ -91,12 +83,9 @@ export function sidePullOutline(
   const onBolt = right.pivot[0] === left.pivot[0] && right.pivot[1] === left.pivot[1]
   const pins = [...pin(left.pivot, 5.5), ...(onBolt ? [] : pin(right.pivot, 4))]
   return (pose) => {
-    const openLeft = openingForGap(left, pose.gapLeftMm - pose.rimShiftMm) ?? 0
-    const openRight = openingForGap(right, pose.gapRightMm + pose.rimShiftMm) ?? 0
+    const { openLeft, openRight, gaps } = opened(linkage, pose)
     const barrel = cableAt(left, openLeft)
     const anchor = cableAt(right, openRight)
-    const faceLeft = padAt(left, openLeft)
-    const faceRight = padAt(right, openRight)
     return {
       fixed: shifted(wheel, [pose.rimShiftMm, 0]),
       left: turned(leftArm, left, openLeft),
@@ -107,8 +96,7 @@ export function sidePullOutline(
         { kind: 'polygon', role: 'bolt', points: hexagon(anchor, 3.2) },
       ],
       anchors: {
-        gapLeft: [(faceLeft[0] + left.padFace[0] + pose.rimShiftMm) / 2, faceLeft[1]],
-        gapRight: [(faceRight[0] + right.padFace[0] + pose.rimShiftMm) / 2, faceRight[1]],
+        ...gaps,
         anchor,
         barrel: add(barrel, [0, 10]),
         ...anchors,

@@ -1,15 +1,6 @@
-import type { ReadingSpec, SeenSpec } from './spec.ts'
+import { lengths, type ReadingSpec, type SeenSpec } from './spec.ts'
 
-const length = (
-  id: string,
-  title: string,
-  shorthand: string,
-  [min, max]: readonly [number, number],
-  instrument: string,
-  how: string,
-  sd = 0.1,
-  dimension?: string,
-): ReadingSpec => ({ id, title, shorthand, unit: 'mm', min, max, sd, instrument, how, ...(dimension && { dimension }) })
+const length = lengths(0.1)
 
 /** How the brake hangs on the frame, with a rule and a caliper. Uncertainties are common practice with no source. */
 export const MOUNT_READINGS: readonly ReadingSpec[] = [
@@ -20,7 +11,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [15, 120],
     'rule',
     'From the middle of the mounting hole (or boss) to the middle of the brake track, along the stays or fork, square to the bolt.',
-    0.5,
+    { sd: 0.5 },
   ),
   length(
     'bossSpacing',
@@ -29,8 +20,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [50, 120],
     'caliper',
     'Middle of one boss to the middle of the other. About 80 mm (from memory).',
-    0.5,
-    'pivotSpacingMm',
+    { sd: 0.5, dimension: 'pivotSpacingMm' },
   ),
   length(
     'beadFitted',
@@ -39,7 +29,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [200, 700],
     'printed on the tyre',
     'Bead seat diameter of the wheel that was in the frame for the last figure, if it is not the one to be ridden.',
-    0,
+    { sd: 0 },
   ),
   length(
     'slotLow',
@@ -48,7 +38,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [10, 120],
     'rule',
     'Mounting bolt (or boss) to the middle of the pad, pad at the near end of its slot.',
-    0.5,
+    { sd: 0.5 },
   ),
   length(
     'slotHigh',
@@ -57,7 +47,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [10, 120],
     'rule',
     'Mounting bolt (or boss) to the middle of the pad, pad at the far end of its slot.',
-    0.5,
+    { sd: 0.5 },
   ),
   length(
     'holeFront',
@@ -66,7 +56,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [3, 20],
     'caliper',
     'Diameter of the hole in the face the caliper stands on.',
-    0.05,
+    { sd: 0.05 },
   ),
   length(
     'holeBack',
@@ -75,7 +65,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [3, 20],
     'caliper',
     'Diameter of the hole in the face the nut stands on.',
-    0.05,
+    { sd: 0.05 },
   ),
   length(
     'frameDepth',
@@ -108,7 +98,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [0, 60],
     'radius card',
     'Radius of the face the caliper stands on, side to side; 0 where it is flat.',
-    0.5,
+    { sd: 0.5 },
   ),
   length(
     'curveBack',
@@ -117,7 +107,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [0, 60],
     'radius card',
     'Radius of the face the nut stands on, side to side; 0 where it is flat.',
-    0.5,
+    { sd: 0.5 },
   ),
   length(
     'roomBehind',
@@ -126,7 +116,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [0, 300],
     'rule',
     'Free length along the hole behind it: from the nut’s face to the seat tube, or to the tyre.',
-    1,
+    { sd: 1 },
   ),
   length(
     'boltOut',
@@ -151,7 +141,7 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
     [10, 250],
     'rule',
     'Right-angle drill: back of its head to the mouth of its chuck.',
-    1,
+    { sd: 1 },
   ),
   length(
     'caliperDepth',

@@ -1,20 +1,12 @@
 import type { Source } from '../../calculation/source.ts'
-import type { ReadingSpec, SeenSpec } from './spec.ts'
+import { lengths, type ReadingSpec, type SeenSpec } from './spec.ts'
 
 const COMMON: Source = {
   kind: 'common-practice',
   title: 'Replaced below about 1.5 mm of compound, or at the maker’s mark',
 }
 
-const length = (
-  id: string,
-  title: string,
-  shorthand: string,
-  [min, max]: readonly [number, number],
-  instrument: string,
-  how: string,
-  more: Partial<ReadingSpec> = {},
-): ReadingSpec => ({ id, title, shorthand, unit: 'mm', min, max, sd: 0.3, instrument, how, ...more })
+const length = lengths(0.3)
 
 const worn = {
   limit: { low: 1.5, high: 20, text: 'Under about 1.5 mm of compound a pad is replaced.', source: COMMON },

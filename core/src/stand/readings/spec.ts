@@ -40,3 +40,16 @@ export interface SeenOption {
   /** Not to be ridden like this: the step cannot be skipped. */
   readonly stop?: true
 }
+
+/** Readings of length, in mm, taken by instruments of about one uncertainty; `more` says what else one of them has. */
+export const lengths =
+  (sd: number) =>
+  (
+    id: string,
+    title: string,
+    shorthand: string,
+    [min, max]: readonly [number, number],
+    instrument: string,
+    how: string,
+    more: Partial<ReadingSpec> = {},
+  ): ReadingSpec => ({ id, title, shorthand, unit: 'mm', min, max, sd, instrument, how, ...more })

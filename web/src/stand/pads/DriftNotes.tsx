@@ -1,5 +1,5 @@
 import { leavesTrack, type PadPath, startHeight } from '@overhaul/core/pads/pads'
-import { padPathsAt } from '@overhaul/core/run-sheet/judges'
+import { EDGE, padPathsAt } from '@overhaul/core/run-sheet/judges'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { Fragment } from 'react'
@@ -10,8 +10,6 @@ import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 
 type Job = NotesProps['job']
-
-const EDGE = { left: 'padEdgeLeft', right: 'padEdgeRight' } as const
 
 /** The heights measured on the pads of one path. */
 const measuredOf = (job: Job, { sides }: PadPath) =>
