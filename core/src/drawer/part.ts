@@ -18,6 +18,17 @@ export interface Part extends PartShape {
   readonly count: number
 }
 
+/** A part put in, taken or returned. */
+export interface Move {
+  /** Made by the client, so that a retry cannot take twice. */
+  readonly id: string
+  readonly partId: string
+  readonly delta: number
+  readonly jobId?: string
+  readonly why?: string
+  readonly by: string
+}
+
 export const MOST_PIECES = 100_000
 
 const wholeNumber = (value: number) => Number.isInteger(value) && value >= 0 && value <= MOST_PIECES

@@ -1,21 +1,10 @@
 import { randomUUID } from 'node:crypto'
-import { checkPart, countAfter, type Part, type PartShape } from '@overhaul/core/drawer/part'
+import { checkPart, countAfter, type Move, type Part, type PartShape } from '@overhaul/core/drawer/part'
 import type { CountedPart } from '@overhaul/core/drawer/rows'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import { jobs, moves, parts } from '../db/schema.ts'
 import { isTaken, type Statement, type Store } from '../db/store.ts'
-
-/** A part put in, taken or returned. */
-export interface Move {
-  /** Made by the client, so that a retry cannot take twice. */
-  readonly id: string
-  readonly partId: string
-  readonly delta: number
-  readonly jobId?: string
-  readonly why?: string
-  readonly by: string
-}
 
 export type MoveRow = typeof moves.$inferSelect
 

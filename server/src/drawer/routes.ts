@@ -1,12 +1,12 @@
 import { PART_KINDS } from '@overhaul/core/drawer/kinds'
-import type { PartShape } from '@overhaul/core/drawer/part'
+import type { Move, PartShape } from '@overhaul/core/drawer/part'
 import { DRAWER_COLUMNS, type Row, readRows, rowOf } from '@overhaul/core/drawer/rows'
 import express, { type Request, Router } from 'express'
 import Joi from 'joi'
 import Papa from 'papaparse'
 import { HttpFault, orThrow } from '../app/fault.ts'
 import { validate } from '../app/validate.ts'
-import type { Drawer, Move } from './drawer.ts'
+import type { Drawer } from './drawer.ts'
 
 const MOST_FILE = '2mb'
 const MOST_ROWS = 10_000

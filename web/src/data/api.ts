@@ -1,4 +1,4 @@
-import type { Part, PartShape } from '@overhaul/core/drawer/part'
+import type { Move, Part, PartShape } from '@overhaul/core/drawer/part'
 import type { BadRow } from '@overhaul/core/drawer/rows'
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
@@ -81,15 +81,6 @@ export interface PartMove {
   readonly name: string
 }
 
-export interface NewMove {
-  readonly id: string
-  readonly partId: string
-  readonly delta: number
-  readonly jobId?: string
-  readonly why?: string
-  readonly by: string
-}
-
 /** What a file would do, or did. */
 export interface FileReport {
   readonly dryRun: boolean
@@ -118,7 +109,7 @@ export const api = {
   drawer: () => call<readonly Part[]>('GET', 'drawer'),
   newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),
   changePart: (id: string, change: Partial<PartShape>) => call<Part>('PATCH', `drawer/${id}`, change),
-  moveParts: (moves: readonly NewMove[]) =>
+  moveParts: (moves: readonly Move[]) =>
     call<{ accepted: readonly string[]; known: readonly string[] }>('POST', 'drawer/moves', moves),
   moves: (jobId?: string) => call<readonly PartMove[]>('GET', `drawer/moves${jobId ? `?jobId=${jobId}` : ''}`),
   drawerFile: (text: string, by: string, dryRun: boolean) =>

@@ -1,6 +1,7 @@
+import type { Move } from '@overhaul/core/drawer/part'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { api, type HeldPart, type NewMove, type PartMove } from './api.ts'
+import { api, type HeldPart, type PartMove } from './api.ts'
 import { newId } from './ids.ts'
 import { queryClient } from './queries.ts'
 
@@ -16,8 +17,7 @@ export const refreshDrawer = () => queryClient.invalidateQueries({ queryKey: DRA
 /** Moves parts and shows the drawer as it then is; a failed move is shown too, as somebody else may have been there. */
 export const useMoveParts = () =>
   useMutation({
-    mutationFn: (moves: readonly Omit<NewMove, 'id'>[]) =>
-      api.moveParts(moves.map((move) => ({ ...move, id: newId() }))),
+    mutationFn: (moves: readonly Omit<Move, 'id'>[]) => api.moveParts(moves.map((move) => ({ ...move, id: newId() }))),
     onSettled: refreshDrawer,
   })
 

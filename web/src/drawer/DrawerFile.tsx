@@ -5,14 +5,10 @@ import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { api, type FileReport } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
-import { Complaint, Label, Press, Slate, Table } from '../ui/parts.tsx'
+import { Complaint, Label, Press, panel, Slate, Table } from '../ui/parts.tsx'
 
 const Panel = styled.section`
-  border-top: 3px solid var(--ink);
-  border-bottom: 1px solid var(--rule);
-  padding: 12px 0 16px;
-  display: grid;
-  gap: 12px;
+  ${panel}
 `
 
 /** Reads a CSV into the drawer: tried first, with every bad row named, and written only when the hand says so. */

@@ -7,23 +7,11 @@ import { useSettings } from '../app/settings.ts'
 import { phone } from '../app/theme.ts'
 import { useDrawer, useMoveParts } from '../data/drawer.ts'
 import { Mark } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Press, SearchBox, Slate } from '../ui/parts.tsx'
+import { Complaint, Label, linkPress, Page, Press, SearchBox, Slate } from '../ui/parts.tsx'
 import { DrawerFile } from './DrawerFile.tsx'
 import { EditPart } from './EditPart.tsx'
 import { matchesPart } from './filter.ts'
 
-const Room = styled.main`
-  padding: 18px 24px 60px;
-  display: grid;
-  gap: 16px;
-  align-content: start;
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  ${phone} {
-    padding: 12px 16px 60px;
-  }
-`
 const Tools = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -77,7 +65,7 @@ export default function DrawerPage() {
   const close = () => setOpen(undefined)
 
   return (
-    <Room>
+    <Page>
       <Tools>
         <SearchBox>
           <Search size={20} aria-hidden="true" />
@@ -124,7 +112,7 @@ export default function DrawerPage() {
           </ul>
         </section>
       ))}
-    </Room>
+    </Page>
   )
 }
 

@@ -7,14 +7,10 @@ import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { api } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
-import { Choose, Complaint, Field, Label, Press } from '../ui/parts.tsx'
+import { Choose, Complaint, Field, Label, Press, panel } from '../ui/parts.tsx'
 
 const Form = styled.form`
-  border-top: 3px solid var(--ink);
-  border-bottom: 1px solid var(--rule);
-  padding: 12px 0 16px;
-  display: grid;
-  gap: 12px;
+  ${panel}
 `
 const Fields = styled.div`
   display: grid;

@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
+import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
 export interface Leader {
   readonly reading: string
@@ -31,7 +32,7 @@ interface Props {
   readonly leaders: readonly Leader[]
   readonly notes: readonly ScrewNote[]
   readonly flipped: boolean
-  readonly scaleBar: { readonly mm: number; readonly text: string }
+  readonly scaleBar: ScaleBarProps
   /** Said under the drawing, where it is not drawn from readings. */
   readonly caption: string | undefined
   readonly onFlip: () => void
@@ -252,15 +253,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       role="group"
       aria-label="The brake in front view, to scale"
     >
-      <path
-        d={`M24,23V33M24,28H${24 + scaleBar.mm * scale.k}M${24 + scaleBar.mm * scale.k},23V33`}
-        stroke="var(--ink)"
-        fill="none"
-        strokeWidth="1.4"
-      />
-      <text x={34 + scaleBar.mm * scale.k} y={33} fontSize="16" fontWeight="500">
-        {scaleBar.text}
-      </text>
+      <ScaleBar {...scaleBar} k={scale.k} />
       <text x={28} y={66} fontSize="19" fontWeight="600">
         {flipped ? 'RIGHT' : 'LEFT'}
       </text>

@@ -2,6 +2,7 @@ import type { Section } from '@overhaul/core/mount/section'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import { type Scale, Shapes } from './paint.tsx'
+import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
 interface Props {
   readonly section: Section
@@ -9,7 +10,7 @@ interface Props {
   /** Names of the parts, from the caliper to the back, with the point each one's leader goes to, in mm. */
   readonly labels: readonly { readonly text: string; readonly at: readonly [number, number] }[]
   readonly show: (mm: number) => string
-  readonly scaleBar: { readonly mm: number; readonly text: string }
+  readonly scaleBar: ScaleBarProps
 }
 
 const WIDTH = 770
@@ -43,15 +44,7 @@ export const SectionDrawing = memo(function SectionDrawing({ section, title, lab
       role="img"
       aria-label={`${title}, in section, to scale`}
     >
-      <path
-        d={`M24,23V33M24,28H${24 + scaleBar.mm * scale.k}M${24 + scaleBar.mm * scale.k},23V33`}
-        stroke="var(--ink)"
-        fill="none"
-        strokeWidth="1.4"
-      />
-      <text x={34 + scaleBar.mm * scale.k} y={33} fontSize="16" fontWeight="500">
-        {scaleBar.text}
-      </text>
+      <ScaleBar {...scaleBar} k={scale.k} />
       <text x={WIDTH - 24} y={33} textAnchor="end" fontSize="18" fontWeight="600">
         {title}
       </text>

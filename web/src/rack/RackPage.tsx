@@ -3,26 +3,13 @@ import { Search } from 'lucide-react'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { phone } from '../app/theme.ts'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
 import { MarkShape, markWords } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Press, SearchBox, Slate } from '../ui/parts.tsx'
+import { Complaint, Label, linkPress, Page, Press, SearchBox, Slate } from '../ui/parts.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
 import { NewBicycle } from './NewBicycle.tsx'
 
-const Room = styled.main`
-  padding: 18px 24px 60px;
-  display: grid;
-  gap: 16px;
-  align-content: start;
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  ${phone} {
-    padding: 12px 16px 60px;
-  }
-`
 const Tools = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -100,7 +87,7 @@ export default function RackPage() {
   )
 
   return (
-    <Room>
+    <Page>
       <Tools>
         <SearchBox>
           <Search size={20} aria-hidden="true" />
@@ -162,7 +149,7 @@ export default function RackPage() {
       {found.length > MOST_SHOWN && (
         <Slate>{found.length - MOST_SHOWN} more hang further along the rail: search to narrow it down.</Slate>
       )}
-    </Room>
+    </Page>
   )
 }
 

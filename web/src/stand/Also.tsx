@@ -5,19 +5,14 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { READINGS } from '@overhaul/core/stand/readings'
 import { type FormEvent, type ReactNode, useState } from 'react'
 import styled from 'styled-components'
-import { Choose, Complaint, Field, Press } from '../ui/parts.tsx'
+import { Choose, Complaint, Field, foldSummary, Press } from '../ui/parts.tsx'
 
 const Fold = styled.details`
   border-top: 1px solid var(--rule);
   margin-top: 6px;
   summary {
     min-height: 48px;
-    display: flex;
-    align-items: center;
-    cursor: pointer;
-    font: 600 18px/1 var(--label);
-    text-decoration: underline;
-    text-underline-offset: 3px;
+    ${foldSummary}
   }
 `
 const Line = styled.form`

@@ -19,7 +19,7 @@ import { Hatches } from '../drawing/Hatches.tsx'
 import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
-import { Complaint } from '../ui/parts.tsx'
+import { Complaint, foldSummary } from '../ui/parts.tsx'
 import { Gauges } from './Gauges.tsx'
 import { KeyList } from './KeyList.tsx'
 import { Margin, type Subject } from './Margin.tsx'
@@ -72,12 +72,7 @@ const FoldedDrawing = styled.details`
   summary {
     min-height: 52px;
     padding: 0 24px;
-    display: flex;
-    align-items: center;
-    cursor: pointer;
-    font: 600 18px/1 var(--label);
-    text-decoration: underline;
-    text-underline-offset: 3px;
+    ${foldSummary}
   }
 `
 const Front = styled.div`

@@ -3,6 +3,7 @@ import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
 import type { ReactNode } from 'react'
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components'
 import styled, { css } from 'styled-components'
+import { phone } from '../app/theme.ts'
 
 const Plain = styled(AriaButton)<{ $go?: boolean; $quiet?: boolean }>`
   min-height: 46px;
@@ -118,6 +119,39 @@ export const linkPress = css`
   border: 1.5px solid var(--control);
   font: 600 18px/1 var(--label);
   text-decoration: none;
+`
+
+/** A page that scrolls under the head of the sheet. */
+export const Page = styled.main`
+  padding: 18px 24px 60px;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  ${phone} {
+    padding: 12px 16px 60px;
+  }
+`
+
+/** A form or report opened on a page, ruled off from what follows. */
+export const panel = css`
+  border-top: 3px solid var(--ink);
+  border-bottom: 1px solid var(--rule);
+  padding: 12px 0 16px;
+  display: grid;
+  gap: 12px;
+`
+
+/** The line that opens a fold. */
+export const foldSummary = css`
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font: 600 18px/1 var(--label);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 `
 
 /** A sheet laid over the right-hand column: working, keys. */
