@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { next, release, until } from './hand.ts'
+import { next, release, until, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -19,9 +19,7 @@ test('a caliper whose screw nobody knows: probed, learnt, brought in and release
   await expect(page.getByRole('button', { name: /^Bite: in its window/ })).toBeVisible()
 
   // The lever's weight both ways tells springs and cable apart: √(9·4) × 75/20.
-  await page.keyboard.press('t')
-  await page.keyboard.type('back both lw 9 lr 4')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'back both lw 9 lr 4')
   await expect(page.getByRole('button', { name: /^Centre: in its window/ })).toBeVisible()
   await page.getByRole('button', { name: /^Centre/ }).click()
   await expect(page.getByRole('region', { name: 'Lever weight' })).toContainText('Springs pull 23 N at the brake; 67 %')
@@ -57,9 +55,7 @@ test('a cantilever: straddle planned, pads drawn as they wear, brought in and re
 
   const said = await until(page, 'Spin the wheel')
   expect(said.filter((each) => each.includes('Next turn')).length).toBeLessThanOrEqual(6)
-  await page.keyboard.press('t')
-  await page.keyboard.type('spin left')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'spin left')
   await expect(next(page)).toContainText('The gauge does not explain that rub')
   await until(page, 'Sign the job')
   await release(page, '5')
@@ -90,9 +86,7 @@ test('a cable’s way: cut list as it is typed, a tight bend warned of, housing 
 test('a dead brake begins with its quick-release', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
-  await page.keyboard.press('t')
-  await page.keyboard.type('work dead')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'work dead')
   await expect(next(page)).toContainText('close the brake’s quick-release, hook the guide pipe')
 })
 
@@ -105,9 +99,7 @@ test('pads from the drawer: taken, written down, and everything that stood on th
   await expect(next(page)).toContainText('Next turn')
   await page.getByRole('button', { name: /^Pads: in its window/ }).click()
   const spares = page.getByRole('region', { name: 'Pads in the drawer' })
-  await page.keyboard.press('t')
-  await page.keyboard.type('plen 55')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'plen 55')
   await expect(spares).toContainText('the same size, 3 left')
   await spares.getByRole('button', { name: 'Put on Pads, cartridge' }).click()
   await expect(spares).toContainText('2 left')

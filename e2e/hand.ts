@@ -17,6 +17,17 @@ export async function follow(page: Page): Promise<string> {
   return said
 }
 
+/** Types bench shorthand on the tape, without entering it. */
+export async function typeOnTape(page: Page, text: string) {
+  await page.keyboard.press('t')
+  await page.keyboard.type(text)
+}
+
+export async function writeOnTape(page: Page, text: string) {
+  await typeOnTape(page, text)
+  await page.keyboard.press('Enter')
+}
+
 /** Follows the sheet until Next says something. */
 export async function until(page: Page, words: string | RegExp, most = 40): Promise<readonly string[]> {
   const said: string[] = []

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { writeOnTape } from './hand.ts'
 import { SOUND, workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -123,12 +124,8 @@ test('the drawing can be flipped, and left stays the rider’s left', async ({ p
 test('a wheel out of true stops everything before a screw is touched', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
   await expect(page.getByTestId('next')).toBeVisible()
-  await page.keyboard.press('t')
-  await page.keyboard.type(`wheel ok hub ok lat 2.6 rad 0.3 off 0 ${SOUND} gl 0.4 gr 2.4 bite 10`)
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, `wheel ok hub ok lat 2.6 rad 0.3 off 0 ${SOUND} gl 0.4 gr 2.4 bite 10`)
   await expect(page.getByTestId('next')).toContainText('Seat the wheel again; if it stays so, true or dish it')
-  await page.keyboard.press('t')
-  await page.keyboard.type('skip wheel-true no truing stand here')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'skip wheel-true no truing stand here')
   await expect(page.getByTestId('next')).toContainText('leaves no setting that neither rubs nor reaches the bar')
 })

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
+import { next, typeOnTape, writeOnTape } from './hand.ts'
 import { SOUND, workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -8,18 +9,12 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.close())
 
-const next = (page: Page) => page.getByTestId('next')
-const type = async (page: Page, text: string) => {
-  await page.keyboard.press('t')
-  await page.keyboard.type(text)
-}
-
 test('keyboard alone: tape, strike, turn back, working, stations', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
 
   // The echo says what was understood before Enter; an unknown word names the nearest and nothing is lost.
-  await type(page, 'wheel ok hub ok lat 0.4 rad 1/64in')
+  await typeOnTape(page, 'wheel ok hub ok lat 0.4 rad 1/64in')
   await expect(page.locator('#tape-echo')).toContainText('runout, up and down 0.4 mm')
   await page.keyboard.type(' offf 0')
   await expect(page.locator('#tape-echo')).toContainText('Nearest: off')
@@ -39,8 +34,7 @@ test('keyboard alone: tape, strike, turn back, working, stations', async ({ page
   await page.keyboard.press('Space')
   await page.keyboard.press('Enter')
   await expect(next(page)).toContainText('Measure in the lever')
-  await type(page, SOUND.slice(SOUND.indexOf('lp')))
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, SOUND.slice(SOUND.indexOf('lp')))
   await expect(next(page)).toContainText('Measure both gaps')
 
   // m goes to the first reading asked for; Enter saves.
@@ -54,8 +48,7 @@ test('keyboard alone: tape, strike, turn back, working, stations', async ({ page
   await expect(next(page)).toContainText('NEXT TURN', { ignoreCase: true })
 
   // A gap no brake has is refused with its range, and the tape keeps the text.
-  await type(page, 'gl 40')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'gl 40')
   await expect(page.getByRole('alert')).toContainText('0.0 mm to 10.0 mm')
   await page.keyboard.press('Escape')
 
@@ -105,8 +98,7 @@ test('did something else, a screw at its end, the school, inches and the night s
   await expect(next(page)).toContainText('Squeeze ten times')
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText(/left screw (in|out)/)
 
-  await type(page, 'rsat 5.5 rs +1')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'rsat 5.5 rs +1')
   await expect(page.getByRole('alert')).toContainText('only ½ turn left that way')
   await page.keyboard.press('Escape')
 

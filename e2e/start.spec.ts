@@ -4,7 +4,7 @@ import { networkInterfaces, tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
-import { until } from './hand.ts'
+import { until, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -95,9 +95,7 @@ test.describe('two screens on one job', () => {
 
     // The other screen loses the stream and the log, and measures on; meanwhile a turn is made here.
     await other.route('**/api/jobs/*/**', (route) => route.abort())
-    await other.keyboard.press('t')
-    await other.keyboard.type('gl 1.1')
-    await other.keyboard.press('Enter')
+    await writeOnTape(other, 'gl 1.1')
     await expect(other.getByRole('button', { name: /gap left 1\.1 mm/ })).toContainText('waiting')
     await page.keyboard.press('d')
     await expect(page.getByTestId('next')).toContainText('Squeeze ten times')
@@ -114,9 +112,7 @@ test.describe('two screens on one job', () => {
         json: { error: { code: 'job-released', field: 'kind', message: 'This job was released by 3.' } },
       }),
     )
-    await other.keyboard.press('t')
-    await other.keyboard.type('note too late')
-    await other.keyboard.press('Enter')
+    await writeOnTape(other, 'note too late')
     await expect(other.getByRole('alert')).toContainText('Not taken: too late')
     await expect(other.getByRole('alert')).toContainText('released by 3')
     await other.getByRole('button', { name: 'Drop it' }).click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { follow, next, release } from './hand.ts'
+import { follow, next, release, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -94,9 +94,7 @@ test('what is typed while the log cannot be reached survives a reload', async ({
   await page.goto(`${shop.url}/stand/${job}`)
   await expect(next(page)).toBeVisible()
   await page.route('**/api/jobs/*/entries', (route) => route.abort())
-  await page.keyboard.press('t')
-  await page.keyboard.type('note written in the dark')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'note written in the dark')
   await expect(page.getByRole('button', { name: /written in the dark/ })).toContainText('waiting')
   await page.keyboard.press('t')
   await page.keyboard.type('gl 1.2 gr')

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { next, until } from './hand.ts'
+import { next, until, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -9,9 +9,7 @@ test.beforeAll(async () => {
 test.afterAll(() => shop.close())
 
 async function tape(page: Page, line: string) {
-  await page.keyboard.press('t')
-  await page.keyboard.type(line)
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, line)
   await expect(page.getByLabel('Tape')).toHaveValue('')
 }
 
@@ -148,9 +146,7 @@ test('gear housing is refused in words and cannot be skipped', async ({ page }) 
   await next(page).getByRole('button', { name: 'Save' }).click()
   await expect(next(page)).toContainText('may burst under brake load: never on a brake')
   await expect(next(page).getByRole('button', { name: 'Skip' })).toBeHidden()
-  await page.keyboard.press('t')
-  await page.keyboard.type('skip cable-match in a hurry')
-  await page.keyboard.press('Enter')
+  await writeOnTape(page, 'skip cable-match in a hurry')
   await expect(page.getByRole('alert')).toContainText('is not skipped')
   await page.keyboard.press('Escape')
   await next(page).getByRole('button', { name: 'Housing replaced' }).click()
