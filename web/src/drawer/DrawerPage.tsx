@@ -1,13 +1,12 @@
 import { findPartKind } from '@overhaul/core/drawer/kinds'
 import { isShort, type Part, sayDimensions } from '@overhaul/core/drawer/part'
-import { Search } from 'lucide-react'
 import { useDeferredValue, useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { phone } from '../app/theme.ts'
 import { useDrawer, useMoveParts } from '../data/drawer.ts'
 import { Mark } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Page, Press, SearchBox, Slate } from '../ui/parts.tsx'
+import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
 import { DrawerFile } from './DrawerFile.tsx'
 import { EditPart } from './EditPart.tsx'
 import { matchesPart } from './filter.ts'
@@ -67,16 +66,7 @@ export default function DrawerPage() {
   return (
     <Page>
       <Tools>
-        <SearchBox>
-          <Search size={20} aria-hidden="true" />
-          <input
-            type="search"
-            aria-label="Search the drawer"
-            placeholder="part, code or size"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-          />
-        </SearchBox>
+        <SearchField label="Search the drawer" placeholder="part, code or size" value={search} onChange={setSearch} />
         <Press aria-pressed={onlyShort} {...(onlyShort && { go: true })} onPress={() => setOnlyShort(!onlyShort)}>
           {`To buy, ${short}`}
         </Press>

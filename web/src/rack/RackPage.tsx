@@ -1,12 +1,11 @@
 import { useMutation } from '@tanstack/react-query'
-import { Search } from 'lucide-react'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
 import { MarkShape, markWords } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Page, Press, SearchBox, Slate } from '../ui/parts.tsx'
+import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
 import { NewBicycle } from './NewBicycle.tsx'
 
@@ -89,16 +88,12 @@ export default function RackPage() {
   return (
     <Page>
       <Tools>
-        <SearchBox>
-          <Search size={20} aria-hidden="true" />
-          <input
-            type="search"
-            aria-label="Search the rack"
-            placeholder="number, tyre, complaint"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-          />
-        </SearchBox>
+        <SearchField
+          label="Search the rack"
+          placeholder="number, tyre, complaint"
+          value={search}
+          onChange={setSearch}
+        />
         <Filters role="group" aria-label="Show">
           {FILTERS.map(({ id, title }) => (
             <button key={id} type="button" aria-pressed={filter === id} onClick={() => setFilter(id)}>

@@ -1,5 +1,6 @@
 import type { Source } from '@overhaul/core/calculation/source'
 import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
+import { Search } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components'
 import styled, { css } from 'styled-components'
@@ -89,7 +90,7 @@ export const Choose = styled.select`
   background: var(--sheet);
 `
 
-export const SearchBox = styled.label`
+const SearchBox = styled.label`
   display: flex;
   align-items: center;
   gap: 8px;
@@ -108,6 +109,27 @@ export const SearchBox = styled.label`
     outline: 3px solid var(--predicted);
   }
 `
+
+interface SearchFieldProps {
+  readonly label: string
+  readonly placeholder: string
+  readonly value: string
+  readonly onChange: (text: string) => void
+}
+
+/** Searches as it is typed into. */
+export const SearchField = ({ label, placeholder, value, onChange }: SearchFieldProps) => (
+  <SearchBox>
+    <Search size={20} aria-hidden="true" />
+    <input
+      type="search"
+      aria-label={label}
+      placeholder={placeholder}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  </SearchBox>
+)
 
 /** A link that looks like what it is pressed for. */
 export const linkPress = css`
