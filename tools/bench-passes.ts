@@ -1,9 +1,8 @@
 import { parseArgs } from 'node:util'
 import { adviceMoves } from '@overhaul/core/dial-in/from-log'
-import { bookDimensions, findFamily } from '@overhaul/core/families/registry'
-import { expectOk } from '@overhaul/core/outcome/outcome'
+import { findFamily } from '@overhaul/core/families/registry'
 import { habitOf } from '@overhaul/core/simulate/habit'
-import { type Bicycle, type Policy, trial } from '@overhaul/core/simulate/passes'
+import { bookBicycle, type Policy, trial } from '@overhaul/core/simulate/passes'
 
 /** How many passes the advice needs against the habit, on a fleet of simulated brakes. See docs/bench.md. */
 const { values } = parseArgs({
@@ -29,8 +28,7 @@ if (complaint || !family.ok) {
   process.exit(2)
 }
 
-const dimensions = bookDimensions(family.value)
-const bicycle: Bicycle = { familyId: family.value.id, dimensions, model: expectOk(family.value.fit(dimensions)) }
+const bicycle = bookBicycle(family.value)
 
 const advice: Policy = (log, windows) => {
   const moves = adviceMoves(bicycle.model, log, windows)

@@ -2,23 +2,20 @@ import { straddleAt, straddleCurve } from '@overhaul/core/cable/straddle'
 import { advise } from '@overhaul/core/dial-in/advice'
 import { believe, standingWalk } from '@overhaul/core/dial-in/belief'
 import type { Part } from '@overhaul/core/drawer/part'
-import { bookDimensions, FAMILIES, findFamily } from '@overhaul/core/families/registry'
+import { bookDimensions, FAMILIES, findFamily, hereAt } from '@overhaul/core/families/registry'
 import { planMount } from '@overhaul/core/mount/plan'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { driftOutline } from '@overhaul/core/pads/drift-outline'
 import { driftOf } from '@overhaul/core/pads/pads'
 import { habitOf } from '@overhaul/core/simulate/habit'
-import { type Bicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
+import { type Bicycle, bookBicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
 import { fold } from '@overhaul/core/stand/fold'
 import { BRIDGE } from '@overhaul/core/testing/mount'
 import { type Line, quantile } from './bench-lines.ts'
 import { benchServer } from './bench-server.ts'
 
 /** What must be quick, measured: printed against its limit, never asserted in a timed test. */
-const bicycles: readonly Bicycle[] = FAMILIES.map((each) => {
-  const d = bookDimensions(each)
-  return { familyId: each.id, dimensions: d, model: expectOk(each.fit(d)) }
-})
+const bicycles: readonly Bicycle[] = FAMILIES.map(bookBicycle)
 
 const LONG = 60
 
@@ -86,8 +83,10 @@ function straddleLines(): readonly Line[] {
       work(index)
       return performance.now() - start
     }).slice(count / 10)
-  const point = time(1000, (index) => straddleAt(cantilever, d, 'front', 20 + (index % 200) / 2))
-  const curve = time(100, (index) => straddleCurve(cantilever, { ...d, loadedMassKg: 80 + (index % 20) }, 'front'))
+  const point = time(1000, (index) =>
+    straddleAt(cantilever, d, hereAt(cantilever, 'front'), 1.5, 20 + (index % 200) / 2),
+  )
+  const curve = time(100, (index) => straddleCurve(cantilever, { ...d, loadedMassKg: 80 + (index % 20) }, hereAt(cantilever, 'front'), 1.5))
   return [
     { what: 'straddle under a dragged yoke, one frame, p95', value: quantile(point, 0.95), unit: 'ms', limit: 4 },
     { what: 'straddle, the whole curve, p95', value: quantile(curve, 0.95), unit: 'ms', limit: 100 },

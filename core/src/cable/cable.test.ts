@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { cantileverFamily } from '../families/cantilever/family.ts'
 import { centrePullFamily } from '../families/centre-pull/family.ts'
-import { bookDimensions } from '../families/registry.ts'
+import { bookDimensions, hereAt } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { RouteSegment } from '../stand/entries.ts'
 import { fault, outputs } from '../testing/calculate.ts'
@@ -14,6 +14,8 @@ const WAY: readonly RouteSegment[] = [
   { kind: 'bare', lengthMm: 600 },
   { kind: 'housing', lengthMm: 260, bendDeg: 120, radiusMm: 70, from: 'ferrule', to: 'bare' },
 ]
+
+const FRONT = hereAt(cantileverFamily, 'front')
 
 describe('a cable along its route', () => {
   it('is cut once: every piece with its ends, the inner with its allowance', () => {
@@ -66,7 +68,7 @@ describe('a cable along its route', () => {
 })
 
 describe('the straddle planner', () => {
-  const d = bookDimensions(cantileverFamily)
+  const d = bookDimensions(cantileverFamily, {}, 'front')
 
   it('is for brakes that have one', () => {
     expect(hasStraddle(cantileverFamily)).toBe(true)
@@ -80,7 +82,7 @@ describe('the straddle planner', () => {
 
   // The trade: the lower the yoke, the more leverage and the more lever travel.
   it('lowering the yoke gives leverage and takes travel', () => {
-    const curve = straddleCurve(cantileverFamily, d, 'front')
+    const curve = straddleCurve(cantileverFamily, d, FRONT, 1.5)
     for (let k = 1; k < curve.length; k += 1) {
       expect(curve[k]?.linkageRatio).toBeLessThan(curve[k - 1]?.linkageRatio ?? 0)
       expect(curve[k]?.travelMm).toBeLessThan(curve[k - 1]?.travelMm ?? 0)
@@ -91,7 +93,7 @@ describe('the straddle planner', () => {
   })
 
   it('has the closed form’s ratio near contact', () => {
-    const point = straddleAt(cantileverFamily, { ...d }, 'front', 60)
+    const point = straddleAt(cantileverFamily, { ...d }, FRONT, 1.5, 60)
     const closed = outputs('cantilever', {
       pivotSpacingMm: d.pivotSpacingMm,
       cablePoint: [-(d.cableOutMm ?? 0), d.cableUpMm],

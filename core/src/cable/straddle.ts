@@ -1,6 +1,5 @@
-import type { Dimensions, Family } from '../families/family.ts'
+import type { Dimensions, Family, Here } from '../families/family.ts'
 import { type LeverMatch, leverMatch } from '../match/lever-match.ts'
-import type { End } from '../stand/hardware.ts'
 
 /** A straddle cable of one length, and what it makes of the brake. */
 export interface StraddlePoint {
@@ -32,10 +31,16 @@ export function yokeFor(d: Dimensions, straddleMm: number): number | undefined {
   return square > 0 ? Math.sqrt(square) : undefined
 }
 
-/** What a yoke height makes of this brake, lever and load; undefined where the geometry cannot brake. */
-export function straddleAt(family: Family, d: Dimensions, end: End, yokeMm: number): StraddlePoint | undefined {
+/** What a yoke height makes of this brake, lever and load with its pads this far off; undefined where it cannot brake. */
+export function straddleAt(
+  family: Family,
+  d: Dimensions,
+  here: Here,
+  gapMm: number,
+  yokeMm: number,
+): StraddlePoint | undefined {
   const straddleMm = straddleFor(d, yokeMm)
-  const match = leverMatch(family, { ...d, straddleMm }, end)
+  const match = leverMatch(family, { ...d, straddleMm }, here, { school: { school: 'gap', gapMm } })
   return match.ok ? pointOf(straddleMm, yokeMm, match.value) : undefined
 }
 
@@ -56,10 +61,10 @@ const STEP_MM = 2.5
 const MOST_RATIO = 5
 
 /** The whole curve, low yoke to high, from where the straddle still opens as far as the pads do. */
-export function straddleCurve(family: Family, d: Dimensions, end: End): readonly StraddlePoint[] {
+export function straddleCurve(family: Family, d: Dimensions, here: Here, gapMm: number): readonly StraddlePoint[] {
   const points: StraddlePoint[] = []
   for (let yoke = LEAST_YOKE_MM; yoke <= MOST_YOKE_MM; yoke += STEP_MM) {
-    const point = straddleAt(family, d, end, yoke)
+    const point = straddleAt(family, d, here, gapMm, yoke)
     if (point) points.push(point)
   }
   const steepest = points.reduce(

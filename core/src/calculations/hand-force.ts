@@ -1,5 +1,5 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
-import { GRAVITY } from '../mechanics/stopping.ts'
+import { GRAVITY, padForce, rearSkidLimit } from '../mechanics/stopping.ts'
 import { ok } from '../outcome/outcome.ts'
 import { lengthAbove0, lengthFrom0 } from './specs.ts'
 
@@ -110,7 +110,7 @@ export const handForce = defineCalculation({
   },
   run(i) {
     const brakingForceN = i.massKg * GRAVITY * i.decelerationG
-    const padForceN = (brakingForceN * i.tyreRadiusMm) / i.trackRadiusMm / (2 * i.padFriction)
+    const padForceN = padForce(i.massKg, i.decelerationG, i.trackRadiusMm, i.tyreRadiusMm, i.padFriction)
     const cableForceN = padForceN / i.linkageRatio
     const leverage = i.leverFingerArmMm / i.leverCableArmMm
     return ok({
@@ -155,7 +155,7 @@ export const rearSkid = defineCalculation({
   sources: [{ kind: 'textbook', title: 'Moments about the front contact point: μ·N_rear = m·a' }],
   example: { wheelbaseMm: 1050, cgHeightMm: 1140, cgBehindFrontMm: 640, tyreFriction: 0.8 },
   run: ({ wheelbaseMm, cgHeightMm, cgBehindFrontMm, tyreFriction }) =>
-    ok({ limitG: (tyreFriction * cgBehindFrontMm) / (wheelbaseMm + tyreFriction * cgHeightMm) }),
+    ok({ limitG: rearSkidLimit(tyreFriction, wheelbaseMm, cgHeightMm, cgBehindFrontMm) }),
   working: (i, o) => [
     {
       formula: 'a/g = μ·x/(L + μ·h)',

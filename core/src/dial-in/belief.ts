@@ -233,3 +233,11 @@ export function standingWalk(belief: Belief, theta: Float64Array = belief.mean):
   walk.settle()
   return walk
 }
+
+/** A reading as it is believed to stand now, whether or not it was measured. */
+export function believedReading(belief: Belief, reading: string): number {
+  const { model } = belief
+  const y = new Float64Array(model.readings.length)
+  model.predict(standingWalk(belief).q, y)
+  return y[model.readings.indexOf(reading)] as number
+}

@@ -7,7 +7,7 @@ import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
 import { DEFAULT_SCHOOL } from '../stand/schools.ts'
 import { windowsFor } from '../stand/windows.ts'
-import { confirm, DIMENSIONS, MODEL, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { confirm, DIMENSIONS, HERE, MODEL, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
 import { advise } from './advice.ts'
 import { believe, lessons, spreadOf, standingWalk } from './belief.ts'
 import { normalQuantile } from './draws.ts'
@@ -217,7 +217,7 @@ describe('advice', () => {
 })
 
 describe('passes on simulated brakes (docs/bench.md)', () => {
-  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, model: MODEL }
+  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, here: HERE, model: MODEL }
   const advice: Policy = (log, windows) => {
     const moves = adviceMoves(MODEL, log, windows)
     return moves.length > 0 ? { kind: 'turn', moves } : { kind: 'measure' }

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dualPivotFamily } from '../families/dual-pivot/family.ts'
-import { bookDimensions } from '../families/registry.ts'
+import { fitFamily } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
@@ -11,7 +10,7 @@ import { advise } from './advice.ts'
 import { believe, isSettled, lessons } from './belief.ts'
 import { outcomesOf } from './turn.ts'
 
-const model = expectOk(dualPivotFamily.fit(bookDimensions(dualPivotFamily)))
+const model = expectOk(fitFamily('dual-pivot', {}))
 const windows = windowsFor(model, DEFAULT_SCHOOL, { lateralRunoutMm: 0.4, flexMm: 0.3 })
 const belief = (...bodies: readonly EntryBody[]) => believe(model, fold(model, written(...bodies)))
 const advice = (...bodies: readonly EntryBody[]) => {

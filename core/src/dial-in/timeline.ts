@@ -25,7 +25,13 @@ const MODEL_SD: Readonly<Record<string, number>> = { gapLeft: 0.05, gapRight: 0.
 
 const isTouch = (value: number | string): value is Touch => value === 'left' || value === 'right' || value === 'both'
 
-const CONFIRMED: Readonly<Record<string, Disturbance>> = { 'wheel-seated': 'wheel', 'mount-fitted': 'pads' }
+const CONFIRMED: Readonly<Record<string, Disturbance>> = {
+  'wheel-seated': 'wheel',
+  'mount-fitted': 'pads',
+  'shoes-loosened': 'pads',
+  'anchor-loosened': 'cable',
+  'mount-loosened': 'mount',
+}
 const SWAPPED: Readonly<Record<string, Disturbance>> = {
   wheel: 'wheel',
   pads: 'pads',
@@ -61,10 +67,20 @@ function happeningOf(entry: Entry, model: FamilyModel): Happening | undefined {
   return { kind: 'seen', entryId: entry.id, reading, value: entry.value, sd }
 }
 
+/** Found askew and then square, the caliper was turned on its bolt in between. */
+const squared = (entry: Entry, before: Entry | undefined): boolean =>
+  entry.kind === 'reading' && before?.kind === 'reading' && before.value === 'askew' && entry.value === 'square'
+
 /** Standing entries only, and no reading that was overtaken by somebody else's turn. */
 export function timeline(model: FamilyModel, state: StandState): readonly Happening[] {
   const overtaken = new Set(state.line.filter((each) => each.overtakenBy).map((each) => each.entry.id))
-  return state.standing.flatMap((entry) => {
+  let sits: Entry | undefined
+  return state.standing.flatMap((entry): readonly Happening[] => {
+    if (entry.kind === 'reading' && entry.reading === 'caliperSits') {
+      const turned = squared(entry, sits)
+      sits = entry
+      return turned ? [{ kind: 'disturbance', disturbance: 'mount' }] : []
+    }
     const happening = overtaken.has(entry.id) ? undefined : happeningOf(entry, model)
     return happening ? [happening] : []
   })

@@ -6,7 +6,8 @@ import { outputs } from '../testing/calculate.ts'
 import { cantileverLinkage } from './cantilever/geometry.ts'
 import { centrePullLinkage } from './centre-pull/geometry.ts'
 import { dualPivotLinkage } from './dual-pivot/family.ts'
-import { bookDimensions, FAMILIES, findFamily } from './registry.ts'
+import type { Here } from './family.ts'
+import { bookDimensions, FAMILIES, findFamily, fitFamily, hereAt } from './registry.ts'
 import { compileLinkage } from './rim/compile.ts'
 import { singlePivotLinkage } from './single-pivot/family.ts'
 
@@ -14,6 +15,7 @@ const near = (value: number, share = 0.15) =>
   fc.double({ min: value * (1 - share), max: value * (1 + share), noNaN: true })
 const gap = fc.double({ min: 0, max: 3, noNaN: true })
 
+const REAR: Here = { end: 'rear', traits: { cableSide: 'left' } }
 const cantilever = fc
   .record({
     pivotSpacingMm: near(80),
@@ -61,14 +63,14 @@ const linkages: readonly (readonly [string, fc.Arbitrary<Linkage>])[] = [
   [
     'dual-pivot',
     sidePull
-      .map(dualPivotLinkage)
+      .map((d) => dualPivotLinkage(d, REAR))
       .filter((built) => built.ok)
       .map(expectOk),
   ],
   [
     'single-pivot',
     sidePull
-      .map(singlePivotLinkage)
+      .map((d) => singlePivotLinkage(d, REAR))
       .filter((built) => built.ok)
       .map(expectOk),
   ],
@@ -155,7 +157,7 @@ describe('against the calculations with their own formulas', () => {
   it('a side-pull has the ratio and the pull of the caliper calculation', () => {
     fc.assert(
       fc.property(sidePull, gap, (d, each) => {
-        const built = dualPivotLinkage(d)
+        const built = dualPivotLinkage(d, REAR)
         fc.pre(built.ok)
         const linkage = expectOk(built)
         const worked = outputs('caliper', {
@@ -184,7 +186,7 @@ describe('against the calculations with their own formulas', () => {
 
 describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, family) => {
   const d = bookDimensions(family)
-  const model = expectOk(family.fit(d))
+  const model = expectOk(family.fit(d, hereAt(family, 'rear')))
 
   it('draws every adjuster it can show, inside its bounds, whatever the pose', () => {
     for (const [gapLeftMm, gapRightMm, rimShiftMm] of [
@@ -261,7 +263,7 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, 
 describe('impossible geometry is refused in words', () => {
   const fault = (id: string, own: Record<string, number>) => {
     const family = expectOk(findFamily(id))
-    const built = family.fit(bookDimensions(family, own))
+    const built = fitFamily(family.id, own)
     return built.ok ? undefined : built.error
   }
   it.each([

@@ -10,12 +10,31 @@ export interface DimensionSpec {
   readonly title: string
   readonly unit: UnitId | 'N/mm' | 'GPa' | 'mm²' | ''
   readonly book: number
+  /** Where a front brake’s usual figure is another: its cable is half as long. */
+  readonly bookFront?: number
   readonly min: number
   readonly max: number
   readonly source: Source
 }
 
 export type Dimensions = Readonly<Record<string, number>>
+
+export type End = 'front' | 'rear'
+
+/** Hardware that is no number: one of a few answers, usual ones until somebody has looked. */
+export interface TraitSpec {
+  readonly id: string
+  readonly title: string
+  readonly options: readonly string[]
+  readonly usual: (end: End) => string
+  readonly source: Source
+}
+
+/** Where a brake hangs and how it was built, beside its dimensions. */
+export interface Here {
+  readonly end: End
+  readonly traits: Readonly<Record<string, string>>
+}
 
 /** Something a hand can turn, clamp or move, and what is believed of it before anyone has tried. */
 export interface AdjusterSpec {
@@ -116,7 +135,7 @@ export interface Squeeze extends Pose {
 }
 
 /** What happens to a belief when something upstream changes: extra doubt about these inputs. */
-export type Disturbance = 'wheel' | 'pads' | 'cable'
+export type Disturbance = 'wheel' | 'pads' | 'cable' | 'mount'
 
 /** What a bite school needs to know of a brake. */
 export interface Throw {
@@ -125,11 +144,16 @@ export interface Throw {
   readonly freePlayMm: number
   /** Cable (mm) from contact for the same gap (mm) at each pad. */
   readonly cableForGap: (gapMm: number) => number
-  /** Finger travel (mm) from contact to a hard squeeze: stretch of cable, housing and arms. */
-  readonly stretchTravelMm: number
-  /** Tension at the brake (N) in a hard squeeze, and what wire, housing and brake give way to it (N/mm at the cable). */
-  readonly hardTensionN: number
+  /**
+   * Tension at the brake (N) in the one squeeze that reserve and force are judged at: a hard one, or what the stop asked
+   * of this brake needs if that is more; and what wire, housing and brake give way to it (N/mm at the cable).
+   */
+  readonly squeezeTensionN: number
   readonly stiffnessNPerMm: number
+  /** Finger travel (mm) from contact to that squeeze: stretch of cable, housing and arms. */
+  readonly stretchTravelMm: number
+  /** Linkage ratio at contact, where the pads press: cable over both pads’ closing, pad force over tension. */
+  readonly contactRatio: number
 }
 
 export interface PadArm {
@@ -175,6 +199,7 @@ export interface Family {
   readonly id: string
   readonly title: string
   readonly dimensions: readonly DimensionSpec[]
-  /** The model for one set of dimensions; refuses impossible geometry. */
-  readonly fit: (d: Dimensions) => Outcome<FamilyModel>
+  readonly traits: readonly TraitSpec[]
+  /** The model for one set of dimensions, hung here; refuses impossible geometry. */
+  readonly fit: (d: Dimensions, here: Here) => Outcome<FamilyModel>
 }

@@ -2,7 +2,7 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { cantileverFamily } from './cantilever/family.ts'
 import { centrePullFamily } from './centre-pull/family.ts'
 import { dualPivotFamily } from './dual-pivot/family.ts'
-import type { Dimensions, Family, FamilyModel } from './family.ts'
+import type { DimensionSpec, Dimensions, End, Family, FamilyModel, Here } from './family.ts'
 import { linearPullFamily } from './linear-pull/family.ts'
 import { singlePivotFamily } from './single-pivot/family.ts'
 
@@ -26,14 +26,24 @@ export function findFamily(id: string): Outcome<Family> {
       )
 }
 
-/** The family's book dimensions with what was measured laid over them. */
-export function bookDimensions(family: Family, measured: Dimensions = {}): Dimensions {
-  const book = Object.fromEntries(family.dimensions.map((spec) => [spec.id, spec.book]))
+/** The book figure of a dimension at this end of a bicycle. */
+export const bookOf = (spec: DimensionSpec, end: End): number =>
+  end === 'front' ? (spec.bookFront ?? spec.book) : spec.book
+
+/** The family's book dimensions at this end with what was measured laid over them. */
+export function bookDimensions(family: Family, measured: Dimensions = {}, end: End = 'rear'): Dimensions {
+  const book = Object.fromEntries(family.dimensions.map((spec) => [spec.id, bookOf(spec, end)]))
   return { ...book, ...measured }
 }
 
-/** A family's model fitted to dimensions; for places that hold hardware already checked. */
-export const fitFamily = (familyId: string, d: Dimensions): Outcome<FamilyModel> => {
+/** Where a brake of this family hangs, built as usual at that end, with what was seen of it laid over. */
+export const hereAt = (family: Family, end: End, seen: Readonly<Record<string, string>> = {}): Here => ({
+  end,
+  traits: { ...Object.fromEntries(family.traits.map((each) => [each.id, each.usual(end)])), ...seen },
+})
+
+/** A family's model fitted to dimensions, built as usual; for places that hold hardware already checked. */
+export const fitFamily = (familyId: string, d: Dimensions, end: End = 'rear'): Outcome<FamilyModel> => {
   const family = findFamily(familyId)
-  return family.ok ? family.value.fit(bookDimensions(family.value, d)) : family
+  return family.ok ? family.value.fit(bookDimensions(family.value, d, end), hereAt(family.value, end)) : family
 }

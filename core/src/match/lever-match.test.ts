@@ -2,13 +2,21 @@ import { describe, expect, it } from 'vitest'
 import { dualPivotFamily } from '../families/dual-pivot/family.ts'
 import type { Dimensions, Family } from '../families/family.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { bookDimensions } from '../families/registry.ts'
+import { bookDimensions, FAMILIES, hereAt } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
+import { DEFAULT_SCHOOL } from '../stand/schools.ts'
 import { outputs } from '../testing/calculate.ts'
 import { leverMatch, padMismatch } from './lever-match.ts'
 
-const match = (family: Family, own: Dimensions, end: 'front' | 'rear' = 'front') =>
-  expectOk(leverMatch(family, bookDimensions(family, own), end))
+const match = (
+  family: Family,
+  own: Dimensions,
+  end: 'front' | 'rear' = 'front',
+  matched: Partial<Parameters<typeof leverMatch>[3]> = {},
+) =>
+  expectOk(
+    leverMatch(family, bookDimensions(family, own, end), hereAt(family, end), { school: DEFAULT_SCHOOL, ...matched }),
+  )
 
 describe('lever and brake', () => {
   // Trade: linear-pull wants a long-pull lever, calipers a short-pull one; about 30 and 20 mm (from memory).
@@ -27,6 +35,48 @@ describe('lever and brake', () => {
     expect(bar.remedy).toContain('long-pull lever, about 30 mm')
   })
 
+  // The trade: stock brakes of every family stop a grown rider; a centre-pull pulls at least as hard as a single-pivot.
+  it('an ordinary front brake of any family is neither weak nor to the bar', () => {
+    const front = (id: string) => match(FAMILIES.find((each) => each.id === id) as Family, {})
+    for (const { id } of FAMILIES) expect(front(id).verdict, id).toBe('fits')
+    expect(front('centre-pull').handForceN).toBeLessThanOrEqual(front('single-pivot').handForceN)
+    expect(front('dual-pivot').handForceN).toBeLessThan(front('single-pivot').handForceN)
+  })
+
+  it('is judged at the gap of the school that was chosen', () => {
+    const gapLed = (gapMm: number) => match(linearPullFamily, {}, 'front', { school: { school: 'gap', gapMm } })
+    expect(gapLed(1).contactTravelMm).toBeLessThan(gapLed(2).contactTravelMm)
+    expect(gapLed(1).reserveMm - gapLed(2).reserveMm).toBeCloseTo(
+      gapLed(2).contactTravelMm - gapLed(1).contactTravelMm,
+      9,
+    )
+    expect(gapLed(2.4).verdict).toBe('bar')
+  })
+
+  // One squeeze: a heavier load needs more than a hard squeeze, and then the reserve is what is left at that.
+  it('reserve and force are judged at the larger of a hard squeeze and what the stop needs', () => {
+    const [light, usual, heavy] = [50, 95, 180].map((loadedMassKg) => match(dualPivotFamily, { loadedMassKg }))
+    expect(light?.handForceN).toBeLessThan(90)
+    expect(usual?.reserveMm).toBeLessThan(light?.reserveMm ?? 0)
+    expect(heavy?.verdict).toBe('bar')
+    // T/K at the finger, worked by hand: leverage × tension ÷ (wire, housing and brake in series).
+    const tension = ((usual?.handForceN ?? 0) * 75 * Math.exp(-0.1 * Math.PI)) / 20
+    const stiffness = 1 / (750 / (130_000 * 1.2) + 1 / 150 + 1 / 250)
+    expect(usual?.reserveMm).toBeCloseTo(60 - 20 - ((75 / 20) * tension) / stiffness, 6)
+  })
+
+  // Wilson, Bicycling Science (from memory): ordinary pads keep very little of their friction on wet steel.
+  it('wet pads on steel are judged with their own friction', () => {
+    const on = (rim: string, pads: string) => match(linearPullFamily, {}, 'front', { rim, pads })
+    expect(on('alloy', 'alloy').verdict).toBe('fits')
+    expect(on('steel', 'alloy')).toMatchObject({
+      verdict: 'weak-wet',
+      remedy: expect.stringContaining('Fit pads made'),
+    })
+    expect(on('steel', 'steel').verdict).toBe('fits')
+    expect(on('steel', 'alloy').wetHandForceN / on('alloy', 'alloy').wetHandForceN).toBeCloseTo(0.5 / 0.15, 6)
+  })
+
   it('more load asks for more hand, in proportion', () => {
     const light = match(linearPullFamily, { loadedMassKg: 60 })
     const heavy = match(linearPullFamily, { loadedMassKg: 120 })
@@ -42,7 +92,13 @@ describe('lever and brake', () => {
 
   it('shows its working: every figure comes from a calculation', () => {
     const { worked } = match(linearPullFamily, {})
-    expect(worked.map((each) => each.id)).toEqual(['cable-friction', 'lever-travel', 'rear-skid', 'hand-force'])
+    expect(worked.map((each) => each.id)).toEqual([
+      'cable-friction',
+      'lever-travel',
+      'rear-skid',
+      'hand-force',
+      'hand-force',
+    ])
     for (const each of worked) expect(each.working.length).toBeGreaterThan(0)
   })
 })

@@ -1,17 +1,29 @@
 import type { Worked } from '../calculation/calculation.ts'
 import { cableFriction } from '../calculations/cable.ts'
 import { handForce, leverTravel, rearSkid } from '../calculations/hand-force.ts'
-import type { Dimensions, Family, FamilyModel } from '../families/family.ts'
+import type { Dimensions, Family, FamilyModel, Here } from '../families/family.ts'
+import { wantedStop } from '../mechanics/stopping.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
-import type { End } from '../stand/hardware.ts'
+import { wetShare } from '../reference/pad-friction.ts'
+import { type BiteSchool, settingOf } from '../stand/schools.ts'
+import { RESERVE_MARGIN_MM } from '../stand/windows.ts'
 
-export type LeverVerdict = 'fits' | 'weak' | 'bar'
+export type LeverVerdict = 'fits' | 'weak' | 'weak-wet' | 'bar'
+
+/** What the match is judged for: the job’s own school, and what rim and pads are made of, where that is known. */
+export interface MatchedFor {
+  readonly school: BiteSchool
+  readonly rim?: string | undefined
+  readonly pads?: string | undefined
+}
 
 /** Lever, brake, wheel and rider together. */
 export interface LeverMatch {
   readonly verdict: LeverVerdict
   readonly say: string
   readonly remedy: string
+  /** The gap each side that it is judged at: the chosen school’s. */
+  readonly gapMm: number
   readonly contactTravelMm: number
   readonly contactShare: number
   readonly reserveMm: number
@@ -19,23 +31,17 @@ export interface LeverMatch {
   readonly linkageRatio: number
   readonly handForceN: number
   readonly decelerationG: number
+  readonly wetHandForceN: number
+  readonly wetDecelerationG: number
   readonly worked: readonly Worked[]
 }
 
-/** The gap each side that the match is judged at: the middle of 1 to 2 mm (common practice). */
-export const MATCH_GAP_MM = 1.5
-/** Wanted of a front brake by itself: 0.50 g, 16 CFR 1512.18 (from memory). */
-export const WANTED_G = 0.5
 /** Most a hand should need: 178 N (40 lbf), 16 CFR 1512.18 (from memory). */
 export const MOST_HAND_N = 178
-const LEAST_RESERVE_MM = 10
+/** Wanted in the wet of a brake by itself: 16 km/h stopped in 5 m, behind in 10 m; ISO 4210-4 (from memory). */
+export const WANTED_WET_G = { front: 0.2, rear: 0.1 } as const
 /** More than this with one finger tires. Our choice. */
 export const ONE_FINGER_N = 60
-const STEP_MM = 0.05
-
-/** Local linkage ratio at the match gap, pulled cable over both pads’ closing. */
-const ratioOf = (model: FamilyModel): number =>
-  (model.throw.cableForGap(MATCH_GAP_MM) - model.throw.cableForGap(MATCH_GAP_MM - STEP_MM)) / (2 * STEP_MM)
 
 const n = (value: number) => `${Math.round(value)} N`
 
@@ -45,27 +51,32 @@ const COMMON_ARMS = [
   { armMm: 30, title: 'long-pull' },
 ] as const
 
+const NO_LEVER: Readonly<Record<Exclude<LeverVerdict, 'fits'>, string>> = {
+  bar: 'No common lever puts it right: choose a shorter throw, or look for a soft housing, a reach too short, or a brake with less linkage.',
+  weak: 'No common lever puts it right: look at pads, rim and load, or fit a brake with more linkage.',
+  'weak-wet': 'Fit pads made for this rim, and keep it and the pads clean; tell the rider what rain does.',
+}
+
 /** Whether this lever belongs to this brake, computed for this wheel and this load rather than only named. */
-export function leverMatch(family: Family, d: Dimensions, end: End): Outcome<LeverMatch> {
-  const model = family.fit(d)
+export function leverMatch(family: Family, d: Dimensions, here: Here, matched: MatchedFor): Outcome<LeverMatch> {
+  const model = family.fit(d, here)
   if (!model.ok) return model
-  const match = judge(d, model.value, end)
+  const match = judge(d, model.value, here, matched)
   if (!match.ok || match.value.verdict === 'fits') return match
+  const { verdict } = match.value
   const other = COMMON_ARMS.find(({ armMm }) => {
     const own = { ...d, leverCableArmMm: armMm }
-    const fitted = family.fit(own)
-    const judged = fitted.ok ? judge(own, fitted.value, end) : fitted
+    const fitted = family.fit(own, here)
+    const judged = fitted.ok ? judge(own, fitted.value, here, matched) : fitted
     return judged.ok && judged.value.verdict === 'fits'
   })
   const remedy = other
     ? `Fit a ${other.title} lever, about ${other.armMm} mm from pivot to cable end: this brake works with it.`
-    : match.value.verdict === 'bar'
-      ? 'No common lever puts it right: look for a soft housing, a reach too short, or a brake with less linkage.'
-      : 'No common lever puts it right: look at pads, rim and load, or fit a brake with more linkage.'
+    : NO_LEVER[verdict]
   return ok({ ...match.value, remedy })
 }
 
-function judge(d: Dimensions, model: FamilyModel, end: End): Outcome<LeverMatch> {
+function judge(d: Dimensions, model: FamilyModel, { end }: Here, matched: MatchedFor): Outcome<LeverMatch> {
   const of = (id: string) => d[id] as number
   const friction = cableFriction.work({ friction: of('cableFriction'), bendDeg: of('bendDeg') })
   if (!friction.ok) return friction
@@ -74,12 +85,13 @@ function judge(d: Dimensions, model: FamilyModel, end: End): Outcome<LeverMatch>
     leverCableArmMm: of('leverCableArmMm'),
     leverFingerArmMm: of('leverFingerArmMm'),
   }
+  const setting = settingOf(matched.school, model.throw)
   const travel = leverTravel.work({
     ...lever,
-    cablePullMm: model.throw.cableForGap(MATCH_GAP_MM),
+    cablePullMm: setting.cableMm,
     freePlayMm: model.throw.freePlayMm,
     leverReachMm: of('leverReachMm'),
-    cableForceN: model.throw.hardTensionN,
+    cableForceN: model.throw.squeezeTensionN,
     stiffnessNPerMm: model.throw.stiffnessNPerMm,
   })
   if (!travel.ok) return travel
@@ -90,39 +102,56 @@ function judge(d: Dimensions, model: FamilyModel, end: End): Outcome<LeverMatch>
     tyreFriction: of('tyreFriction'),
   })
   if (!skid.ok) return skid
-  const decelerationG = end === 'front' ? WANTED_G : Math.min(WANTED_G, skid.value.outputs.limitG)
-  const force = handForce.work({
-    ...lever,
-    massKg: of('loadedMassKg'),
-    decelerationG,
-    padFriction: of('padFriction'),
-    trackRadiusMm: of('beadSeatMm') / 2,
-    tyreRadiusMm: of('beadSeatMm') / 2 + of('tyreWidthMm'),
-    linkageRatio: ratioOf(model),
-    efficiency,
-  })
+  const decelerationG = wantedStop(end, skid.value.outputs.limitG)
+  const wetDecelerationG = WANTED_WET_G[end]
+  const forceFor = (stopG: number, padFriction: number) =>
+    handForce.work({
+      ...lever,
+      massKg: of('loadedMassKg'),
+      decelerationG: stopG,
+      padFriction,
+      trackRadiusMm: of('beadSeatMm') / 2,
+      tyreRadiusMm: of('beadSeatMm') / 2 + of('tyreWidthMm'),
+      linkageRatio: model.throw.contactRatio,
+      efficiency,
+    })
+  const force = forceFor(decelerationG, of('padFriction'))
   if (!force.ok) return force
+  const wet = forceFor(wetDecelerationG, of('padFriction') * wetShare(matched.rim, matched.pads).share)
+  if (!wet.ok) return wet
   const { contactTravelMm, contactShare, reserveMm } = travel.value.outputs
   const { handForceN, leverage } = force.value.outputs
-  const verdict: LeverVerdict = reserveMm < LEAST_RESERVE_MM ? 'bar' : handForceN > MOST_HAND_N ? 'weak' : 'fits'
+  const wetHandForceN = wet.value.outputs.handForceN
+  const verdict: LeverVerdict =
+    reserveMm <= RESERVE_MARGIN_MM
+      ? 'bar'
+      : handForceN > MOST_HAND_N
+        ? 'weak'
+        : wetHandForceN > MOST_HAND_N
+          ? 'weak-wet'
+          : 'fits'
   const stopped = end === 'front' ? 'half a g' : `${decelerationG.toFixed(2)} g, where the rear tyre lets go`
   const says: Readonly<Record<LeverVerdict, string>> = {
     fits: `Lever and brake belong together.${handForceN > ONE_FINGER_N ? ' Too much for one finger: place the lever for two.' : ''}`,
     weak: `Firm but weak: ${n(handForceN)} at the finger for ${stopped}. At most ${n(MOST_HAND_N)}.`,
-    bar: `The lever comes to the bar: ${Math.max(0, Math.round(reserveMm))} mm left at a hard squeeze, at least ${LEAST_RESERVE_MM} mm wanted.`,
+    'weak-wet': `Well dry, but weak in the wet: ${n(wetHandForceN)} at the finger for ${wetDecelerationG.toFixed(1)} g on this rim. At most ${n(MOST_HAND_N)}.`,
+    bar: `The lever comes to the bar: ${Math.max(0, Math.round(reserveMm))} mm left at the squeeze this stop needs, more than ${RESERVE_MARGIN_MM} mm wanted.`,
   }
   return ok({
     verdict,
     say: says[verdict],
     remedy: '',
+    gapMm: setting.gapMm,
     contactTravelMm,
     contactShare,
     reserveMm,
     leverage,
-    linkageRatio: force.value.inputs.linkageRatio,
+    linkageRatio: model.throw.contactRatio,
     handForceN,
     decelerationG,
-    worked: [friction.value, travel.value, skid.value, force.value],
+    wetHandForceN,
+    wetDecelerationG,
+    worked: [friction.value, travel.value, skid.value, force.value, wet.value],
   })
 }
 

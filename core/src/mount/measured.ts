@@ -29,13 +29,18 @@ export interface BoltMount {
   readonly cracked: boolean
   readonly rust: string
   readonly nutted: boolean
+  /** Class of the mounting bolt, as asked. */
+  readonly boltClass: string
+  /** Carbon: its maker’s written approval, and its maker’s torque, N·m. */
+  readonly approved: boolean
+  readonly makerNm: number | undefined
 }
 
 /** A right-angle drill’s head with a short chuck, until it is measured (from memory). */
 export const USUAL_DRILL_HEAD_MM = 70
 
 /** What must be measured and seen before a centre-bolt mount can be planned. */
-export const MOUNT_LOOKED = ['frameMaterial', 'cracks', 'rust', 'mountBody', 'boltKind'] as const
+export const MOUNT_LOOKED = ['frameMaterial', 'cracks', 'rust', 'mountBody', 'boltKind', 'boltClass'] as const
 export const MOUNT_LENGTHS = [
   'holeFront',
   'holeBack',
@@ -126,5 +131,8 @@ export function boltMountOf(measured: Measured): BoltMount | undefined {
     cracked: measured.seen('cracks') === 'seen',
     rust: measured.seen('rust') as string,
     nutted: measured.seen('boltKind') === 'nutted',
+    boltClass: measured.seen('boltClass') as string,
+    approved: measured.seen('makerApproval') === 'written',
+    makerNm: measured.number('makerTorque'),
   }
 }

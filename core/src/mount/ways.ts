@@ -53,7 +53,7 @@ export const WAYS: readonly Way[] = [
   {
     id: 'D',
     title: 'leave the frame alone',
-    says: 'Fit a nutted brake. Always possible, and the only way for carbon, thin or suspect frames.',
+    says: 'Fit a nutted brake, where a 6 mm bolt sits in the hole without play: nothing is cut.',
     drills: 'nothing',
     cautions: ['maker'],
   },

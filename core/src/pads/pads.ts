@@ -4,15 +4,16 @@ import { padArc, padDrift, padHeight, padSpace } from '../calculations/pads.ts'
 import type { Dimensions, PadArm } from '../families/family.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 
-/** Compound below which a pad is replaced, and the most by which left and right may differ (common practice). */
+/** Compound below which a pad is replaced (common practice). */
 export const WORN_MM = 1.5
-export const MOST_UNEVEN_MM = 1.5
+/** Left and right further apart than this are told. Our choice: what a caliper on a worn pad tells for certain. */
+export const UNEVEN_MM = 0.7
 
 /** How unevenly worn pads are read, or undefined where they are even enough. */
 export function unevenWear(leftMm: number, rightMm: number): string | undefined {
-  if (Math.abs(leftMm - rightMm) <= MOST_UNEVEN_MM) return undefined
+  if (Math.abs(leftMm - rightMm) < UNEVEN_MM - 1e-9) return undefined
   const thin = leftMm < rightMm ? 'left' : 'right'
-  return `The ${thin} pad is ${Math.abs(leftMm - rightMm).toFixed(1)} mm thinner: it has done more than its share. The brake stood off centre, or that pad does not come back.`
+  return `The ${thin} pad is ${Math.abs(leftMm - rightMm).toFixed(1)} mm thinner: it has done more than its share. Look at centring, and whether that pad comes back.`
 }
 
 /** The pad’s path from new to worn out. */
@@ -81,8 +82,8 @@ export function driftOf(
     arcMm,
     name,
     say: staysOn
-      ? `Over ${mm(usableMm)} of wear ${name} ${way}: its upper edge stays on the track if it starts ${mm(edgeLeastMm)} to ${mm(edgeMostMm)} below the track’s, best at ${mm(edgeBestMm)}.`
-      : `Over ${mm(usableMm)} of wear ${name} ${way}, more than the track has room for: begin ${mm(edgeLeastMm)} below its edge and look again when half is worn.`,
+      ? `Over ${mm(usableMm)} of wear ${name} ${way}: its upper edge stays on the track if it starts ${mm(edgeLeastMm)} to ${mm(edgeMostMm)} below the track’s upper edge, best at ${mm(edgeBestMm)}.`
+      : `Over ${mm(usableMm)} of wear ${name} ${way}, more than the track has room for: begin ${mm(edgeLeastMm)} below its upper edge and look again when half is worn.`,
     worked: [whole.value, ...(arc ? [arc.value] : []), height.value],
   })
 }
@@ -132,7 +133,7 @@ export interface StartHeight {
 
 const MIDDLE_HALF_MM = 0.5
 
-/** By school: the whole range of the drift; 1 to 2 mm below the rim’s edge; the middle of the track (common practice). */
+/** By school: the whole range of the drift; 1 to 2 mm below the track’s upper edge; the middle of the track (common practice). */
 export function startHeight(drift: Drift, school: string): StartHeight {
   const least = drift.edgeLeastMm
   const most = Math.max(least, drift.edgeMostMm)

@@ -10,7 +10,14 @@ export const CAUTIONS = {
     text: 'Brakes are safety parts. The maker’s instructions and local rules come first; if unsure, ask a qualified mechanic.',
   },
   clean: { id: 'clean', text: 'No oil, grease or bare fingers on rim track or pads.' },
-  tension: { id: 'tension', text: 'Never loosen or clamp the anchor under tension: hold the pads to the rim first.' },
+  tension: {
+    id: 'tension',
+    text: 'The anchor: never loosen it while springs pull on it; hold the arms, take up the slack by hand, then clamp.',
+  },
+  carbon: {
+    id: 'carbon',
+    text: 'Carbon: only with its maker’s written approval and at its maker’s torque, by a torque wrench; never drilled.',
+  },
   tyre: { id: 'tyre', text: 'A pad that touches the tyre can burst it. Look at the pads’ height after every change.' },
   walking: { id: 'walking', text: 'Test at walking pace on a clear level place before anybody rides.' },
   slip: { id: 'slip', text: 'A cable that slips in its anchor under a hard squeeze: do not ride.' },

@@ -1,5 +1,6 @@
 import { routeOf } from '../cable/route.ts'
 import type { Learnt } from '../dial-in/layout.ts'
+import { frameStops } from '../mount/drilling.ts'
 import { checkMeasured } from '../mount/measured.ts'
 import { planMount } from '../mount/plan.ts'
 import { findWay, preferenceOf, WAYS } from '../mount/ways.ts'
@@ -14,12 +15,13 @@ import { findReading, findSeen, READING_ORDER, type SeenSpec } from '../stand/re
 import { parseSchool } from '../stand/schools.ts'
 import { openStand, type Stand, workOut } from './job.ts'
 import { boltMountAt, measuredAt } from './judges.ts'
-import { type Act, circumstancesOf, stepStatus } from './next.ts'
-import { SQUEEZES, STEPS, stepsFor } from './steps.ts'
+import { type Act, findingsOf, stepStatus, stepsOn } from './next.ts'
+import { findStep, isBenchAct, STEPS } from './steps/steps.ts'
 
 const MOST_CABLE_MM = 60
 const MOST_TORQUE_NM = 60
 const NOTE_LENGTH = 2000
+const WHY_LENGTH = 500
 const HALF_STEP = 0.02
 const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes' } as const
 
@@ -49,12 +51,12 @@ export function firstRefusal(
  * so that what one accepts the others do.
  */
 export function admit(stand: Stand, entry: EntryBody, next: () => Act = () => workOut(stand).next): Outcome<EntryBody> {
-  const { released } = stand.state
-  if (released) {
+  const { released, ended: ending } = stand.state
+  if (ending && !(entry.kind === 'correction' && entry.strikes === ending.id)) {
     return refuse(
-      'job-released',
+      released ? 'job-released' : 'job-closed',
       'kind',
-      `This job was released by ${released.initials}. Open a new job on this brake to go on.`,
+      `This job was ${released ? 'released' : 'closed unreleased'} by ${ending.initials}. Open a new job on this brake to go on, or take that back.`,
     )
   }
   switch (entry.kind) {
@@ -87,9 +89,11 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act = () => wo
         ? ok(entry)
         : refuse('out-of-range', 'text', `A note of ${entry.text.length} characters. Accepted: 1 to ${NOTE_LENGTH}.`)
     case 'correction':
-      return admitCorrection(stand, entry)
+      return admitCorrection(stand, entry, next)
     case 'release':
       return admitRelease(entry, next())
+    case 'close':
+      return admitClose(stand, entry, next())
   }
 }
 
@@ -133,7 +137,7 @@ function admitAmong(stand: Stand, id: string, value: number, entry: EntryBody): 
   })
   if (!checked.ok) return checked
   const dimension = findReading(id)?.dimension
-  const fitted = dimension ? stand.family.fit({ ...stand.dimensions, [dimension]: value }) : ok(entry)
+  const fitted = dimension ? stand.family.fit({ ...stand.dimensions, [dimension]: value }, stand.here) : ok(entry)
   return fitted.ok ? ok(entry) : fitted
 }
 
@@ -175,14 +179,14 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
 }
 
 function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBody> {
-  if (id === SQUEEZES && entry.kind === 'confirm') return ok(entry)
-  const step = STEPS.find((each) => each.id === id)
-  const here = stepsFor(circumstancesOf(stand))
+  if (isBenchAct(id) && entry.kind === 'confirm') return ok(entry)
+  const step = findStep(id)
+  const here = stepsOn(stand)
   if (!step || step.done.kind === 'signed') {
     const known = STEPS.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
     return refuse('unknown-step', 'step', `There is no step “${id}”. Accepted: ${known.join(', ')}.`)
   }
-  if (!here.includes(step)) {
+  if (!here.some((each) => each.id === id)) {
     const known = here.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
     return refuse(
       'not-on-sheet',
@@ -199,15 +203,18 @@ function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBod
 function admitSkip(stand: Stand, entry: EntryBody & { kind: 'skip' }): Outcome<EntryBody> {
   const admitted = admitStep(stand, entry, entry.step)
   if (!admitted.ok) return admitted
-  const step = STEPS.find((each) => each.id === entry.step)
-  return step && (step.mustBeDone || stepStatus(step, stand, { kind: 'in-window', chanceNow: 1 }).stop)
+  const step = stepsOn(stand).find((each) => each.id === entry.step)
+  return step && (step.mustBeDone || stepStatus(step, stand, SETTLED).stop)
     ? refuse(
         'not-skipped',
         'step',
-        `“${step.title}” is not skipped: a bicycle is not ridden like this. Put it right, or leave the job open.`,
+        `“${step.title}” is not skipped: a bicycle is not ridden like this. Put it right, or close the job unreleased.`,
       )
     : admitted
 }
+
+/** Skipping asks nothing of the advice. */
+const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
 
 /** A way may be chosen only when it can be done here, and when each of its cautions was read. */
 function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<EntryBody> {
@@ -226,6 +233,8 @@ function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<E
   const mount = boltMountAt(stand)
   if (!mount)
     return refuse('not-measured', 'plan', 'The mount is not measured yet: a way is chosen from its measurements.')
+  const closed = frameStops(mount)[0]
+  if (closed) return refuse('way-closed', 'to', `Nothing is mounted here. ${closed.say}`)
   const plan = planMount(mount, [], preferenceOf(stand.state.chosen.mount)).find((each) => each.way.id === way.id)
   const stop = plan ? plan.reasons.find((each) => each.kind === 'stop') : undefined
   return plan && !stop
@@ -267,25 +276,54 @@ function admitRoute({ dimensions, model }: Stand, entry: EntryBody & { kind: 'ro
       `A way of ${entry.segments.length} pieces. Accepted: 1 to ${MOST_SEGMENTS}.`,
     )
   }
-  const route = routeOf(entry.segments, dimensions, model.throw.hardTensionN)
+  const route = routeOf(entry.segments, dimensions, model.throw.squeezeTensionN)
   return route.ok ? ok(entry) : route
 }
 
-function admitCorrection({ state }: Stand, entry: EntryBody & { kind: 'correction' }): Outcome<EntryBody> {
+function admitCorrection(
+  { state }: Stand,
+  entry: EntryBody & { kind: 'correction' },
+  next: () => Act,
+): Outcome<EntryBody> {
   const struck = state.line.find((each) => each.entry.id === entry.strikes)
   if (!struck) return refuse('unknown-entry', 'strikes', `There is no entry “${entry.strikes}” in this job to strike.`)
-  return struck.struckBy ? refuse('already-struck', 'strikes', 'That entry is struck already.') : ok(entry)
+  if (struck.struckBy) return refuse('already-struck', 'strikes', 'That entry is struck already.')
+  const restored = struck.entry.kind === 'correction' && struck.entry.strikes
+  const again = restored ? state.line.find((each) => each.entry.id === restored)?.entry : undefined
+  return again?.kind === 'release' ? admitRelease(again, next(), entry) : ok(entry)
 }
 
-function admitRelease(entry: EntryBody & { kind: 'release' }, next: Act): Outcome<EntryBody> {
-  if (!/^\S.{0,19}$/.test(entry.initials.trim())) {
-    return refuse('out-of-range', 'initials', `“${entry.initials}” does not sign a job. Accepted: 1 to 20 characters.`)
-  }
+const SIGNED = /^\S.{0,19}$/
+
+function admitRelease(
+  release: EntryBody & { kind: 'release' },
+  next: Act,
+  entry: EntryBody = release,
+): Outcome<EntryBody> {
+  if (!SIGNED.test(release.initials.trim())) return unsigned(release.initials)
   return next.kind === 'sign'
     ? ok(entry)
     : refuse(
         'not-ready',
         'kind',
-        `Not ready for release: “${next.step.title}” is open. Do it, or skip it with a reason.`,
+        `Not ready for release: “${next.step.title}” is open. Do it, skip it with a reason where it may be skipped, or close the job unreleased.`,
       )
+}
+
+const unsigned = (initials: string) =>
+  refuse('out-of-range', 'initials', `“${initials}” does not sign a job. Accepted: 1 to 20 characters.`)
+
+/** A job is closed unreleased only where something says that the bicycle is not to be ridden, and with why. */
+function admitClose(stand: Stand, entry: EntryBody & { kind: 'close' }, next: Act): Outcome<EntryBody> {
+  if (!SIGNED.test(entry.initials.trim())) return unsigned(entry.initials)
+  if (entry.why.trim() === '' || entry.why.length > WHY_LENGTH) {
+    return refuse(
+      'reason-missing',
+      'why',
+      `Closing a job unreleased needs a reason of 1 to ${WHY_LENGTH} characters: it stands on the tag.`,
+    )
+  }
+  return next.kind === 'sign' || findingsOf(stand, SETTLED).length === 0
+    ? refuse('nothing-against', 'kind', 'Nothing here says that it is not to be ridden: release it instead.')
+    : ok(entry)
 }

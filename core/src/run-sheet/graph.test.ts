@@ -24,7 +24,8 @@ import { admit } from './admit.ts'
 import { openJob, openStand } from './job.ts'
 import { establishedAs, factsOf, runLine, sheetOf } from './next.ts'
 import { STATIONS } from './stations.ts'
-import { STEPS, stepsFor } from './steps.ts'
+import type { Circumstances } from './steps/step.ts'
+import { isBenchAct, STEPS, stepsFor } from './steps/steps.ts'
 
 const CALIPER: Hardware = { family: 'dual-pivot', end: 'rear', dimensions: {}, practiceSeed: 5 }
 const LINEAR: Hardware = { ...HARDWARE, practiceSeed: 11 }
@@ -52,7 +53,8 @@ describe('the graph', () => {
     const known = (fact: string) => {
       const [kind, id = ''] = fact.split(':')
       if (kind === 'reading') return findReading(id) !== undefined || findSeen(id) !== undefined
-      if (kind === 'confirm') return STEPS.some((step) => step.id === id && step.done.kind === 'confirmed')
+      if (kind === 'confirm')
+        return isBenchAct(id) || STEPS.some((step) => step.id === id && step.done.kind === 'confirmed')
       return ['swap', 'turn', 'plan'].includes(kind ?? '')
     }
     for (const fact of [...Object.keys(STANDS_ON), ...Object.values(STANDS_ON).flat()])
@@ -83,6 +85,7 @@ describe('every step can be reached and done', () => {
     walk(LINEAR, [work('fit')]),
     walk(LINEAR, [work('rub')]),
     walk(LINEAR, [work('dead')]),
+    walk(LINEAR, [{ kind: 'swap', part: 'cable', to: 'new' }]),
     walk(CALIPER, []),
     walk(CALIPER, [work('fit')], 'B'),
     walk({ ...CALIPER, practiceSeed: 9 }, [work('fit')], 'D'),
@@ -94,12 +97,26 @@ describe('every step can be reached and done', () => {
 
   it('between them they pass every step of a rim brake', () => {
     const passed = new Set(walks.flatMap((each) => each.steps))
-    const rim = STEPS.filter((step) => step.id !== 'rotor-sound').map((step) => step.id)
+    const rim = STEPS.filter((step) => !['rotor-sound', 'carbon-approved'].includes(step.id)).map((step) => step.id)
     expect(rim.filter((id) => !passed.has(id)).sort()).toEqual([])
   })
 
   it('a rotor’s step stands on the sheet of a brake that has one, a rim’s does not', () => {
-    const here = { mount: 'boss', track: 'rotor', work: 'adjust', body: undefined, way: undefined } as const
+    const here: Circumstances = {
+      family: 'none',
+      end: 'rear',
+      mount: 'boss',
+      track: 'rotor',
+      traits: [],
+      work: 'adjust',
+      body: undefined,
+      material: undefined,
+      makerNm: undefined,
+      boltClass: undefined,
+      way: undefined,
+      cableAnew: false,
+      anchorLoosened: false,
+    }
     const ids = stepsFor(here).map((step) => step.id)
     expect(ids).toContain('rotor-sound')
     expect(ids).not.toContain('rim-sound')
@@ -146,7 +163,7 @@ const factOf = (entry: Entry): Fact | undefined =>
       : entry.kind === 'swap'
         ? `swap:${entry.part}`
         : entry.kind === 'turn'
-          ? 'turn:any'
+          ? `turn:${entry.adjuster}`
           : entry.kind === 'plan'
             ? `plan:${entry.plan}`
             : undefined
@@ -161,7 +178,9 @@ describe('nothing stays done on stale ground', () => {
           const established = establishedAs(stand, fact)
           if (!established) continue
           const at = log.findLastIndex((entry) => factOf(entry) === fact)
-          const shaken = log.slice(at + 1).some((entry) => reaches(factOf(entry) ?? '', fact))
+          const shaken = log
+            .slice(at + 1)
+            .some((entry) => reaches(factOf(entry) ?? '', fact) || (entry.kind === 'turn' && reaches('turn:any', fact)))
           expect(established.status, fact).toBe(shaken ? 'recheck' : 'current')
           if (shaken) expect(established.cause?.length).toBeGreaterThan(5)
         }
@@ -241,7 +260,7 @@ describe('what is found wrong stands in the way', () => {
   it('pads not for carbon on a carbon rim cannot be skipped; pads for steel on alloy can, with a reason', () => {
     const rim = (material: string, pads: string) => [
       ...WHEEL,
-      ...MATCHED.slice(0, -2),
+      ...MATCHED.slice(0, -1),
       seen('rimMaterial', material),
       seen('padCompound', pads),
     ]
@@ -268,6 +287,7 @@ describe('what is found wrong stands in the way', () => {
   it('a thin rim asks for a new one before anything is turned', () => {
     const at = job([
       ...WHEEL.slice(0, 5),
+      seen('rimMaterial', 'alloy'),
       reading('rimWall', 0.8),
       seen('wearLine', 'none'),
       seen('trackStep', 'smooth'),
@@ -277,7 +297,7 @@ describe('what is found wrong stands in the way', () => {
 
   it('a step that does not stand on this job’s sheet can be neither done nor skipped', () => {
     expect(refused([], confirm('mount-drilled'))?.code).toBe('not-on-sheet')
-    expect(refused([work('rub')], confirm('fasteners'))?.code).toBe('not-on-sheet')
+    expect(refused([work('rub')], confirm('cable-run'))?.code).toBe('not-on-sheet')
     expect(refused([], { kind: 'reading', reading: 'housingKind', value: 'string', unit: '' })?.code).toBe(
       'not-a-choice',
     )
@@ -325,7 +345,10 @@ describe('what is found wrong stands in the way', () => {
         code: 'way-closed',
         message: expect.stringContaining('Carbon'),
       })
-      expect(refused(carbon, plan('D'), CALIPER)).toBeUndefined()
+      expect(refused(carbon, plan('D'), CALIPER)?.message).toContain('written approval')
+      const approved = [...carbon, seen('makerApproval', 'written'), reading('makerTorque', 6)]
+      expect(refused(approved, plan('B'), CALIPER)?.message).toContain('Carbon is never drilled')
+      expect(refused(approved, plan('D'), CALIPER)).toBeUndefined()
     })
 
     it('measured again, the hole calls for the choice again', () => {

@@ -16,6 +16,7 @@ import {
 } from '../pads/pads.ts'
 import { lastReading, lastSeen } from '../stand/fold.ts'
 import { findOption } from '../stand/readings.ts'
+import { isUnsafe } from '../stand/windows.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 
@@ -26,6 +27,8 @@ const HEIGHT_ROOM_MM = 0.3
 export interface Verdict {
   readonly state: 'well' | 'out'
   readonly say: string
+  /** Well, and yet something is to be said of it. */
+  readonly remark?: string
   /** What would put it right. */
   readonly remedy?: string
   /** Not to be ridden like this: the step cannot be skipped. */
@@ -49,8 +52,12 @@ export const measuredAt = ({ hardware, state }: Pick<Stand, 'hardware' | 'state'
   seen: (id) => lastSeen(state, id),
 })
 
-export const leverMatchAt = ({ family, dimensions, hardware }: Stand): Outcome<LeverMatch> =>
-  leverMatch(family, dimensions, hardware.end)
+export const leverMatchAt = ({ family, dimensions, here, state }: Stand): Outcome<LeverMatch> =>
+  leverMatch(family, dimensions, here, {
+    school: state.school,
+    rim: lastSeen(state, 'rimMaterial'),
+    pads: lastSeen(state, 'padCompound'),
+  })
 
 export const reachAt = (stand: Stand): Outcome<Reach> | undefined =>
   reachOf(measuredAt(stand), stand.dimensions.beadSeatMm as number, stand.family.mount)
@@ -86,8 +93,9 @@ export function leverWeightAt({
   return pull === undefined || back === undefined ? undefined : leverWeightOf(pull, back, dimensions)
 }
 
-/** Rear gap that a toe school accepts, mm. Front touch 0.5 mm: common practice; how near to it, our choice. */
+/** Rear gap that a toe school wants, mm, and the most it accepts. All at once is always accepted; rear first never. */
 export const TOE_WINDOWS: Readonly<Record<string, readonly [number, number]>> = {
+  // Front touch 0.5 mm: common practice; how near to it, our choice.
   'front-touch': [0.3, 0.8],
   flat: [0, 0.2],
 }
@@ -128,7 +136,7 @@ function heightWrong(
   const { lowMm, highMm } = startHeight(drift, school)
   return edgeMm < lowMm - HEIGHT_ROOM_MM || edgeMm > highMm + HEIGHT_ROOM_MM
     ? {
-        say: `The ${side} pad’s edge stands ${edgeMm.toFixed(1)} mm below the track’s; this school wants ${span(lowMm, highMm)}.`,
+        say: `The ${side} pad’s upper edge stands ${edgeMm.toFixed(1)} mm below the track’s upper edge; this school wants ${span(lowMm, highMm)}.`,
         remedy,
       }
     : undefined
@@ -138,10 +146,12 @@ function heightWrong(
 function toeWrong(side: Side, toeMm: number, [low, high]: readonly [number, number]): string | undefined {
   if (toeMm < 0)
     return `The rear of the ${side} pad meets the rim first: never. Set it so that the front does, or all at once.`
-  return toeMm < low || toeMm > high
+  return toeMm > high
     ? `Toe-in of the ${side} pad ${toeMm.toFixed(1)} mm; this school wants ${low} to ${high} mm.`
     : undefined
 }
+
+const ALL_AT_ONCE = 'nearly all at once: accepted where 0.5 mm is too fine to set.'
 
 const refused = (message: string): Verdict => ({ state: 'out', say: message })
 
@@ -168,11 +178,18 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
     const [left, right] = sides.map((id) => lastReading(state, id))
     const face = findOption('padFace', lastSeen(state, 'padFace'))
     if (left === undefined || right === undefined || !face) return undefined
-    if (sides.some((id, k) => placed(windows, id, (k === 0 ? left : right) as number) !== 'in'))
+    const least = Math.min(left, right)
+    if (isUnsafe(windows.of.padLeft, least))
+      return {
+        state: 'out',
+        say: `Worn out: ${least.toFixed(1)} mm of compound. Do not ride; replace both pads.`,
+        stop: true,
+      }
+    if (sides.some((id) => placed(windows, id, least) !== 'in'))
       return { state: 'out', say: 'The pads are worn: replace both.' }
     if (face.remedy) return { state: 'out', say: face.remedy }
     const uneven = unevenWear(left, right)
-    return uneven ? { state: 'out', say: uneven } : { state: 'well', say: 'Pads sound and evenly worn.' }
+    return { state: 'well', say: uneven ?? 'Pads sound and evenly worn.', ...(uneven && { remark: uneven }) }
   },
   'pad-height'(stand) {
     const along = findOption('padArc', lastSeen(stand.state, 'padArc'))
@@ -181,6 +198,16 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
     if (edges.left === undefined || edges.right === undefined || !along || !paths) return undefined
     if (!paths.ok) return refused(paths.error.message)
     if (along.remedy) return { state: 'out', say: along.remedy, ...(along.stop && { stop: true }) }
+    const above = paths.value.flatMap(({ sides, drift }) =>
+      sides.filter((side) => (edges[side] as number) < drift.arcMm),
+    )
+    if (above.length > 0)
+      return {
+        state: 'out',
+        say: `The ${above.join(' and the ')} pad stands above the track: it meets the tyre and can burst it. Do not ride; set it lower.`,
+        remedy: paths.value.map(({ drift }) => drift.say).join(' '),
+        stop: true,
+      }
     const school = stand.state.chosen.height
     const wrong = paths.value.flatMap(({ sides, drift }) =>
       sides.flatMap((side) => heightWrong(side, edges[side] as number, drift, school) ?? []),
@@ -194,9 +221,15 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
     const window = TOE_WINDOWS[state.chosen.toe]
     if (toes.some(({ toe }) => toe === undefined) || !window) return undefined
     const wrong = toes.flatMap(({ side, toe }) => toeWrong(side, toe as number, window) ?? [])
-    return wrong.length > 0
-      ? { state: 'out', say: wrong.join(' ') }
-      : { state: 'well', say: `Toe-in ${toes.map(({ side, toe }) => `${side} ${toe?.toFixed(1)} mm`).join(', ')}.` }
+    if (wrong.length > 0) return { state: 'out', say: wrong.join(' ') }
+    const flatter = toes.filter(({ toe }) => (toe as number) < window[0])
+    return {
+      state: 'well',
+      say: `Toe-in ${toes.map(({ side, toe }) => `${side} ${toe?.toFixed(1)} mm`).join(', ')}.`,
+      ...(flatter.length > 0 && {
+        remark: `The ${flatter.map(({ side }) => side).join(' and the ')} pad meets the rim ${ALL_AT_ONCE}`,
+      }),
+    }
   },
   'cable-feel'({ state }) {
     const [feel, lined] = [lastSeen(state, 'cableFeel'), lastSeen(state, 'cableLined')]
@@ -210,7 +243,8 @@ const JUDGES: Readonly<Record<JudgeId, (stand: Stand) => Verdict | undefined>> =
     const weight = leverWeightAt(stand)
     if (weight && !weight.ok) return refused(weight.error.message)
     const told = weight?.ok ? weight.value : undefined
-    if (back.remedy) return { state: 'out', say: back.remedy, ...(told && { remedy: told.say }) }
+    if (back.remedy)
+      return { state: 'out', say: back.remedy, ...(told && { remedy: told.say }), ...(back.stop && { stop: true }) }
     if (told?.remedy) return { state: 'out', say: told.say, remedy: told.remedy }
     return { state: 'well', say: told?.say ?? 'Both pads come back by themselves.' }
   },

@@ -4,17 +4,25 @@ import { findWay } from '../mount/ways.ts'
 import type { Fact } from '../stand/depends.ts'
 import { groundsOf } from '../stand/depends.ts'
 import type { EntryOf } from '../stand/entries.ts'
-import { type Established, lastSeen } from '../stand/fold.ts'
+import { type Established, lastReading, lastSeen } from '../stand/fold.ts'
 import { findOption, readingTitle } from '../stand/readings.ts'
+import { isBetween, isUnsafe, PLAINLY_APART_MM } from '../stand/windows.ts'
 import { judge } from './judges.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 import { STATIONS, type StationId } from './stations.ts'
-import { type Circumstances, STEPS, type Step, stepsFor, stepTitle } from './steps.ts'
+import type { Circumstances, Step, StepSpec } from './steps/step.ts'
+import { STEPS, stepsFor, stepTitle } from './steps/steps.ts'
 
 /** The one thing to do next. */
 export type Act =
-  | { readonly kind: 'confirm'; readonly step: Step; readonly again?: string }
+  /** `ill`: it was answered not well, and this is then done. */
+  | {
+      readonly kind: 'confirm'
+      readonly step: Step
+      readonly again?: string
+      readonly ill?: { readonly say: string; readonly stop: boolean }
+    }
   | { readonly kind: 'measure'; readonly step: Step; readonly readings: readonly string[]; readonly why?: string }
   /** Readings taken, and what they come to is not well. */
   | {
@@ -38,6 +46,12 @@ export type Act =
   | { readonly kind: 'stuck'; readonly step: Step; readonly say: string }
   | { readonly kind: 'sign'; readonly step: Step }
   | { readonly kind: 'released'; readonly step: Step; readonly release: EntryOf<'release'> }
+  | {
+      readonly kind: 'closed'
+      readonly step: Step
+      readonly close: EntryOf<'close'>
+      readonly findings: readonly Finding[]
+    }
 
 export type StepState = 'done' | 'skipped' | 'recheck' | 'out' | 'open'
 
@@ -45,24 +59,50 @@ export interface StepStatus {
   readonly step: Step
   readonly state: StepState
   readonly cause?: string
+  /** Well, and yet something is to be said of it. */
+  readonly remark?: string
   /** It may not be skipped: not to be ridden like this. */
   readonly stop?: true
+}
+
+/** Something that says the bicycle is not to be ridden; no typed reason takes it away. */
+export interface Finding {
+  readonly step: string
+  readonly say: string
 }
 
 type At = Omit<StepStatus, 'step'>
 
 const DIAL_READINGS = ['gapLeft', 'gapRight', 'biteTravel']
 
-export const circumstancesOf = ({ family, state }: Pick<Stand, 'family' | 'state'>): Circumstances => ({
-  mount: family.mount,
-  track: family.track,
-  work: lastSeen(state, 'work') ?? 'adjust',
-  body: lastSeen(state, 'mountBody'),
-  way: findWay(state.plans.mount?.value.to ?? '')?.id,
-})
+const PARTS_OF_THE_RUN: ReadonlySet<string> = new Set(['cable', 'housing', 'lever', 'brake'])
+
+export function circumstancesOf({ family, here, state }: Pick<Stand, 'family' | 'here' | 'state'>): Circumstances {
+  const work = lastSeen(state, 'work') ?? 'adjust'
+  return {
+    family: family.id,
+    end: here.end,
+    mount: family.mount,
+    track: family.track,
+    traits: family.traits.map((each) => each.id),
+    work,
+    body: lastSeen(state, 'mountBody'),
+    material: lastSeen(state, 'frameMaterial'),
+    makerNm: lastReading(state, 'makerTorque'),
+    boltClass: lastSeen(state, 'boltClass'),
+    way: findWay(state.plans.mount?.value.to ?? '')?.id,
+    cableAnew:
+      work === 'fit' || state.standing.some((entry) => entry.kind === 'swap' && PARTS_OF_THE_RUN.has(entry.part)),
+    anchorLoosened: state.standing.some(
+      (entry) =>
+        (entry.kind === 'turn' && entry.adjuster === 'anchor') ||
+        (entry.kind === 'confirm' && entry.step === 'anchor-loosened'),
+    ),
+  }
+}
 
 /** What a step is established by: its readings, its confirmation, its plan. */
-export function factsOf({ id, done }: Step): readonly Fact[] {
+export function factsOf({ id, done }: StepSpec): readonly Fact[] {
   if (done.kind === 'confirmed') return [`confirm:${id}`]
   if (done.kind === 'planned') return [`plan:${done.plan}`]
   if (done.kind === 'dialled-in') return DIAL_READINGS.map((each): Fact => `reading:${each}`)
@@ -93,7 +133,33 @@ const isOut = ({ state, windows }: Stand, id: string): boolean => {
   return value !== undefined && placed(windows, id, value) !== 'in'
 }
 
-const isStop = ({ state }: Stand, id: string): boolean => findOption(id, state.readings[id]?.value)?.stop === true
+/** Whether what was read is not to be ridden: an answer that says so, or a figure past its limit. */
+function isStop({ state, windows }: Stand, id: string): boolean {
+  const value = state.readings[id]?.value
+  if (typeof value === 'number') return isUnsafe(windows.of[id], value)
+  return findOption(id, value)?.stop === true
+}
+
+/** The readings a step asks for here: not those that another answer makes needless. */
+export function wantedOf({ exempt, done }: StepSpec, { state }: Pick<Stand, 'state'>): readonly string[] {
+  if (!('readings' in done)) return []
+  return done.readings.filter((id) => {
+    const unless = exempt?.[id]
+    return !unless || state.readings[unless.reading]?.value !== unless.is
+  })
+}
+
+/** What is allowed and yet not what is wanted, said where it is measured. */
+function between({ state, windows }: Stand, readings: readonly string[]): string | undefined {
+  const said = readings.flatMap((id) => {
+    const value = state.readings[id]?.value
+    const window = windows.of[id]
+    return typeof value === 'number' && window?.wanted && isBetween(window, value)
+      ? [`${readingTitle(id)} allowed, but at most ${window.wanted.high} mm is wanted`]
+      : []
+  })
+  return said.length > 0 ? said.join('; ') : undefined
+}
 
 /** Something once established that must be looked at again. */
 function staleOf(stand: Stand, facts: readonly Fact[]): At | undefined {
@@ -119,15 +185,17 @@ function staleGround(stand: Stand, step: Step): At | undefined {
 }
 
 function readingsState(stand: Stand, step: Step, readings: readonly string[]): At {
-  if (readings.some((id) => !stand.state.readings[id])) return { state: 'open' }
   const out = readings.filter((id) => isOut(stand, id))
-  if (step.done.kind === 'in-window' && out.length > 0)
-    return { state: 'out', ...(out.some((id) => isStop(stand, id)) && { stop: true }) }
+  const stop = readings.some((id) => isStop(stand, id)) && ({ stop: true } as const)
+  if (readings.some((id) => !stand.state.readings[id])) return { state: 'open', ...stop }
+  if (step.done.kind === 'in-window' && out.length > 0) return { state: 'out', ...stop }
   if (step.done.kind === 'judged') {
     const verdict = judge(step.done.judge, stand)
-    if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop && { stop: true }) }
+    if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop ? { stop: true } : stop) }
+    return { state: 'done', ...(verdict?.remark && { remark: verdict.remark }) }
   }
-  return { state: 'done' }
+  const remark = between(stand, readings)
+  return { state: 'done', ...(remark && { remark }) }
 }
 
 /** The gaps further apart than they may be: said where it is, as no single gap shows it. */
@@ -137,7 +205,9 @@ function gapsApart({ state, windows }: Stand): string | undefined {
   if (typeof left?.value !== 'number' || typeof right?.value !== 'number' || !window) return undefined
   if (left.status !== 'current' || right.status !== 'current') return undefined
   const apart = Math.abs(left.value - right.value)
-  return apart > window.high ? `gaps ${apart.toFixed(1)} mm apart, at most ${window.high} mm` : undefined
+  if (apart <= window.high) return undefined
+  const first = window.high === PLAINLY_APART_MM && lastSeen(state, 'firstTouch')
+  return `${first ? `${first} pad touches plainly first: ` : ''}gaps ${apart.toFixed(1)} mm apart, at most ${window.high} mm`
 }
 
 function dialState(stand: Stand, advice: Advice): At {
@@ -156,28 +226,77 @@ function establishedState(stand: Stand, step: Step, advice: Advice): At {
   switch (done.kind) {
     case 'signed':
       return { state: state.released ? 'done' : 'open' }
-    case 'confirmed':
-      return { state: state.confirmed[step.id] ? 'done' : 'open' }
+    case 'confirmed': {
+      const answer = state.confirmed[step.id]
+      if (!answer) return { state: 'open' }
+      return answer.value
+        ? { state: 'done' }
+        : { state: 'out', cause: lower(done.ill), ...(done.stop && { stop: true }) }
+    }
     case 'planned':
       return { state: state.plans[done.plan] ? 'done' : 'open' }
     case 'dialled-in':
       return dialState(stand, advice)
     default:
-      return readingsState(stand, step, done.readings)
+      return readingsState(stand, step, wantedOf(step, stand))
   }
+}
+
+/** Released, every step was done or skipped; one without a trace came to the sheet later and does not stand on this one. */
+function releasedStatus(step: Step, stand: Stand): readonly StepStatus[] {
+  if (stand.state.skipped[step.id] !== undefined) return [{ step, state: 'skipped' }]
+  const traced = step.done.kind === 'signed' || factsOf(step).some((fact) => establishedAs(stand, fact))
+  return traced ? [{ step, state: 'done' }] : []
 }
 
 export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus {
   const at = establishedState(stand, step, advice)
+  const stop = at.stop && ({ stop: true } as const)
   if (stand.state.skipped[step.id] !== undefined && !at.stop && !step.mustBeDone) return { step, state: 'skipped' }
   if (at.state === 'open') return { step, ...at }
   const stale = staleOf(stand, factsOf(step))
-  if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale }
+  if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale, ...stop }
   return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
 }
 
-export const sheetOf = (stand: Stand, advice: Advice): readonly StepStatus[] =>
-  stepsFor(circumstancesOf(stand)).map((step) => stepStatus(step, stand, advice))
+/** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
+export function stepsOn(stand: Stand): readonly Step[] {
+  const unsafe = (step: StepSpec) => 'readings' in step.done && step.done.readings.some((id) => isStop(stand, id))
+  return stepsFor(circumstancesOf(stand), unsafe)
+}
+
+export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
+  const steps = stepsOn(stand)
+  return stand.state.released
+    ? steps.flatMap((step) => releasedStatus(step, stand))
+    : steps.map((step) => stepStatus(step, stand, advice))
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** What one step says against riding: what was found there, or that it was not done. */
+function findingsAt(stand: Stand, { step, state: at, cause, stop }: StepStatus): readonly Finding[] {
+  const found = (say: string): Finding => ({ step: step.id, say })
+  const verdict = step.done.kind === 'judged' ? judge(step.done.judge, stand) : undefined
+  if (verdict?.stop) return [found(verdict.say)]
+  if (stop && 'readings' in step.done)
+    return wantedOf(step, stand)
+      .filter((id) => isStop(stand, id))
+      .map((id) => {
+        const value = stand.state.readings[id]?.value
+        const why =
+          typeof value === 'number' ? stand.windows.of[id]?.unsafe?.say : lower(findOption(id, value)?.title ?? '')
+        return found(`${readingTitle(id)}: ${why}`)
+      })
+  if (stop && step.done.kind === 'confirmed' && stand.state.confirmed[step.id]?.value === false)
+    return [found(`${step.title}: ${lower(step.done.ill)}`)]
+  if (!step.mustBeDone || at === 'done') return []
+  return [found(at === 'open' ? `not done: ${step.title}` : `${step.title}: ${cause ?? 'not well'}`)]
+}
+
+/** Why this bicycle is not to be ridden as it stands; empty where nothing says so. */
+export const findingsOf = (stand: Stand, advice: Advice): readonly Finding[] =>
+  stand.state.released ? [] : sheetOf(stand, advice).flatMap((each) => findingsAt(stand, each))
 
 const settled = (state: StepState) => state === 'done' || state === 'skipped'
 
@@ -189,17 +308,29 @@ export function nextAct(stand: Stand, advice: Advice): Act {
   const { step, cause } = first
   const again = cause ? { again: cause } : {}
   if (state.released) return { kind: 'released', step, release: state.released }
+  if (state.closed)
+    return {
+      kind: 'closed',
+      step: (sheet.at(-1) as StepStatus).step,
+      close: state.closed,
+      findings: findingsOf(stand, advice),
+    }
   switch (step.done.kind) {
     case 'signed':
       return { kind: 'sign', step }
-    case 'confirmed':
-      return { kind: 'confirm', step, ...again }
+    case 'confirmed': {
+      const ill = first.state === 'out' && {
+        say: step.done.remedy,
+        stop: first.stop === true || step.mustBeDone === true,
+      }
+      return { kind: 'confirm', step, ...again, ...(ill && { ill }) }
+    }
     case 'planned':
       return { kind: 'plan', step, ...again }
     case 'dialled-in':
       return dialAct(stand, step, advice)
     default: {
-      const { readings } = step.done
+      const readings = wantedOf(step, stand)
       if (first.state === 'out') return mendAct(stand, first, readings)
       const wanted = readings.filter((id) => state.readings[id]?.status !== 'current')
       return { kind: 'measure', step, readings: wanted.length > 0 ? wanted : readings, ...(cause && { why: cause }) }

@@ -59,12 +59,12 @@ describe('pads on the sheet', () => {
     expect(pads(...edges(0.2))).toMatchObject({ kind: 'confirm' })
     expect(pads(...edges(0.2), seen('padShape', 'straight'), reading('padLength', 55))).toMatchObject({
       kind: 'mend',
-      say: expect.stringContaining('too high'),
+      say: expect.stringContaining('above the track'),
+      stop: true,
     })
   })
 
   it('uneven wear, glaze and grooves each have their remedy', () => {
-    expect(pads(reading('padRight', 2.2))).toMatchObject({ say: expect.stringContaining('off centre') })
     for (const [face, words] of [
       ['grit', 'Pick out'],
       ['glazed', 'abrasive'],
@@ -80,8 +80,11 @@ describe('pads on the sheet', () => {
       say: expect.stringMatching(/^The rear of the right pad meets the rim first/),
     })
     expect(pads(reading('toeLeft', 1.2), reading('toeRight', 0))).toMatchObject({
-      say: expect.stringMatching(/left pad 1\.2 mm.*right pad 0\.0 mm/),
+      kind: 'mend',
+      say: expect.stringMatching(/^Toe-in of the left pad 1\.2 mm; this school wants 0\.3 to 0\.8 mm\.$/),
     })
+    // All at once is accepted where 0.5 mm is too fine to set (common practice).
+    expect(pads(reading('toeLeft', 0.1), reading('toeRight', 0))).toMatchObject({ step: { id: 'pads-tight' } })
   })
 
   it('a pad too thick for its room is found at the match', () => {

@@ -6,7 +6,7 @@ import { confirm, HARDWARE, measured, PREPARED, reading, seen, turn, WHEEL, writ
 import { openJob } from './job.ts'
 import { runLine, sheetOf, stationInHand } from './next.ts'
 import { STATIONS } from './stations.ts'
-import { STEPS } from './steps.ts'
+import { STEPS } from './steps/steps.ts'
 
 const job = (bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 
@@ -104,6 +104,7 @@ describe('what each change unsettles', () => {
       'cable replaced',
       { kind: 'swap', part: 'cable', to: 'new' },
       [
+        'barrelOut',
         'biteTravel',
         'cable-clamped',
         'cable-run',
@@ -111,6 +112,7 @@ describe('what each change unsettles', () => {
         'cableLined',
         'gapLeft',
         'gapRight',
+        'guideBoot',
         'innerAnchor',
         'innerHead',
         'reserve',
@@ -119,6 +121,31 @@ describe('what each change unsettles', () => {
       ],
     ],
     ['barrel turned', turn('barrel', 1), ['biteTravel', 'gapLeft', 'gapRight', 'reserve', 'spin']],
+    // A loosened clamp has lost its tightness, and what was judged by it.
+    [
+      'cable let out at the anchor',
+      turn('anchor', 1),
+      ['biteTravel', 'cable-clamped', 'gapLeft', 'gapRight', 'reserve', 'spin'],
+    ],
+    [
+      'a shoe loosened',
+      confirm('shoes-loosened'),
+      [
+        'biteTravel',
+        'gapLeft',
+        'gapRight',
+        'padArc',
+        'padEdgeLeft',
+        'padEdgeRight',
+        'pads-tight',
+        'reserve',
+        'shoeLeft',
+        'shoeRight',
+        'spin',
+        'toeLeft',
+        'toeRight',
+      ],
+    ],
     ['lever reach measured again', reading('leverReach', 58), ['reserve']],
     ['a note', { kind: 'note', text: 'chain oiled' }, []],
     ['squeezed to settle', confirm('squeezes', 10), []],
@@ -163,13 +190,16 @@ describe('the run line', () => {
         reading('wheelOffset', 0),
       ]).wheel,
     ).toBe('high')
-    const skips = ['hard-squeezes', 'reserve', 'spin', 'walk-test'].map(
-      (step): EntryBody => ({ kind: 'skip', step, reason: 'parked' }),
-    )
-    expect(marks([...PREPARED, ...measured(1, 1, 20), ...skips])).toMatchObject({ prove: 'in', release: 'unmeasured' })
-    expect(marks([...PREPARED, ...measured(1, 1, 20), ...skips, { kind: 'release', initials: '3' }])).toMatchObject({
-      release: 'in',
-    })
+    const skips = ['reserve', 'spin'].map((step): EntryBody => ({ kind: 'skip', step, reason: 'parked' }))
+    const proven = [
+      confirm('hard-squeezes', 10),
+      ...measured(1, 1, 20),
+      confirm('wheel-fastened'),
+      confirm('walk-test'),
+    ]
+    const done = [...PREPARED, ...proven, ...skips]
+    expect(marks(done)).toMatchObject({ prove: 'in', release: 'unmeasured' })
+    expect(marks([...done, { kind: 'release', initials: '3' }])).toMatchObject({ release: 'in' })
   })
 
   it('a turn with the bite in its window is a matter of centring', () => {

@@ -7,8 +7,8 @@ import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { leverWeightAt, padPathsAt, reachAt, TOE } from '../run-sheet/judges.ts'
-import { type StepState, sheetOf } from '../run-sheet/next.ts'
-import { stepTitle } from '../run-sheet/steps.ts'
+import { findingsOf, type StepState, sheetOf } from '../run-sheet/next.ts'
+import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
 import { lastReading } from '../stand/fold.ts'
 import { READING_ORDER, readingTitle } from '../stand/readings.ts'
@@ -20,6 +20,10 @@ export interface JobSheet {
   readonly complaint: string
   readonly school: string
   readonly released?: string
+  /** Of a job ended without a release: that it is not to be ridden, by whom and why. */
+  readonly closed?: string
+  /** Why it is not to be ridden; empty once released. */
+  readonly unfit: readonly string[]
   readonly readings: readonly SheetReading[]
   readonly steps: readonly { readonly title: string; readonly state: StepState; readonly remark: string }[]
   readonly log: readonly { readonly at: string; readonly by: string; readonly text: string; readonly struck: boolean }[]
@@ -105,7 +109,7 @@ function padsOf(job: Job): readonly string[] {
 /** How the cable was cut, and what a scale on the blade told of it. */
 function cableOf(job: Job): readonly string[] {
   const { state, dimensions, model } = job
-  const route = state.route.length > 0 ? routeOf(state.route, dimensions, model.throw.hardTensionN) : undefined
+  const route = state.route.length > 0 ? routeOf(state.route, dimensions, model.throw.squeezeTensionN) : undefined
   const weight = leverWeightAt(job)
   return [
     ...(route?.ok ? [...route.value.cuts, ...route.value.warnings] : []),
@@ -132,11 +136,15 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     ...(state.released && {
       released: `Released by ${state.released.initials}, ${state.released.at.slice(0, 16).replace('T', ' ')} UTC`,
     }),
+    ...(state.closed && {
+      closed: `Not to be ridden. Closed unreleased by ${state.closed.initials}, ${state.closed.at.slice(0, 16).replace('T', ' ')} UTC: ${state.closed.why}`,
+    }),
+    unfit: findingsOf(job, advice).map((each) => each.say),
     readings: sheetReadings(job, length),
-    steps: steps.map(({ step, state: at, cause }) => ({
+    steps: steps.map(({ step, state: at, cause, remark }) => ({
       title: step.title,
       state: at,
-      remark: state.skipped[step.id] ?? cause ?? '',
+      remark: state.skipped[step.id] ?? cause ?? remark ?? '',
     })),
     log: state.line.map(({ entry, struckBy }) => ({
       at: entry.at,

@@ -1,7 +1,7 @@
 import { cantileverLinkage } from '../families/cantilever/geometry.ts'
 import { centrePullLinkage } from '../families/centre-pull/geometry.ts'
 import { dualPivotLinkage } from '../families/dual-pivot/family.ts'
-import type { Dimensions } from '../families/family.ts'
+import type { Dimensions, Here } from '../families/family.ts'
 import { linearPullLinkage } from '../families/linear-pull/geometry.ts'
 import { singlePivotLinkage } from '../families/single-pivot/family.ts'
 import { expectOk } from '../outcome/outcome.ts'
@@ -35,7 +35,7 @@ const turnedOnBolt = (d: Dimensions): Drives => ({
 })
 
 /** How each family hangs on the simulated stand. The signs are the trade's: a screw turned in draws its own pad away. */
-export const VIRTUAL: Readonly<Record<string, (d: Dimensions) => VirtualSpec>> = {
+export const VIRTUAL: Readonly<Record<string, (d: Dimensions, here: Here) => VirtualSpec>> = {
   'linear-pull': (d) => ({
     linkage: (own) => expectOk(linearPullLinkage(own as never)),
     scattered: { padHeightMm: 0.1, armMm: 0.03 },
@@ -53,9 +53,9 @@ export const VIRTUAL: Readonly<Record<string, (d: Dimensions) => VirtualSpec>> =
     scattered: { padHeightMm: 0.1, cableUpMm: 0.05 },
     adjusters: { ...cable(d), leftScrew: screw(d, 1), leftSpring: spring(d, 1), rightSpring: spring(d, -1) },
   }),
-  'dual-pivot': (d) => ({
+  'dual-pivot': (d, here) => ({
     stiffness: 45,
-    linkage: (own) => expectOk(dualPivotLinkage(own)),
+    linkage: (own) => expectOk(dualPivotLinkage(own, here)),
     scattered: { cableOffsetMm: 0.08, secondPivotMm: 0.05 },
     adjusters: {
       ...cable(d),
@@ -67,9 +67,9 @@ export const VIRTUAL: Readonly<Record<string, (d: Dimensions) => VirtualSpec>> =
       caliper: turnedOnBolt(d),
     },
   }),
-  'single-pivot': (d) => ({
+  'single-pivot': (d, here) => ({
     stiffness: 45,
-    linkage: (own) => expectOk(singlePivotLinkage(own)),
+    linkage: (own) => expectOk(singlePivotLinkage(own, here)),
     scattered: { cableOffsetMm: 0.1 },
     adjusters: { ...cable(d), caliper: turnedOnBolt(d) },
   }),

@@ -1,4 +1,6 @@
-import type { Dimensions, FamilyModel } from '../families/family.ts'
+import type { Dimensions, Family, FamilyModel, Here } from '../families/family.ts'
+import { bookDimensions, hereAt } from '../families/registry.ts'
+import { expectOk } from '../outcome/outcome.ts'
 import type { Entry, EntryBody, TurnUnit } from '../stand/entries.ts'
 import { DEFAULT_SCHOOL } from '../stand/schools.ts'
 import { placement, type Window, type Windows, windowsFor } from '../stand/windows.ts'
@@ -22,7 +24,15 @@ export type Policy = (log: readonly Entry[], windows: Windows) => Decision
 export interface Bicycle {
   readonly familyId: string
   readonly dimensions: Dimensions
+  readonly here: Here
   readonly model: FamilyModel
+}
+
+/** A bicycle with this family’s book brake behind, as the bench has it. */
+export function bookBicycle(family: Family): Bicycle {
+  const dimensions = bookDimensions(family)
+  const here = hereAt(family, 'rear')
+  return { familyId: family.id, dimensions, here, model: expectOk(family.fit(dimensions, here)) }
 }
 
 export interface Trial {
@@ -125,7 +135,7 @@ function drawBrake(bicycle: Bicycle, seed: number) {
   const runout = seededRandom(seed ^ 0x9e3779b9).uniform(0.1, 0.8)
   const spec = VIRTUAL[bicycle.familyId]
   if (!spec) throw new Error(`no virtual ${bicycle.familyId}`)
-  const brake = virtualBrake(spec(bicycle.dimensions), bicycle.dimensions, seed)
+  const brake = virtualBrake(spec(bicycle.dimensions, bicycle.here), bicycle.dimensions, seed)
   const windows = windowsFor(bicycle.model, DEFAULT_SCHOOL, {
     lateralRunoutMm: runout,
     flexMm: bicycle.dimensions.flexMm as number,

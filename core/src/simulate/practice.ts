@@ -1,6 +1,6 @@
-import type { Dimensions } from '../families/family.ts'
+import type { Dimensions, End, Here } from '../families/family.ts'
 import type { Entry } from '../stand/entries.ts'
-import type { End, Hardware } from '../stand/hardware.ts'
+import type { Hardware } from '../stand/hardware.ts'
 import { VIRTUAL } from './families.ts'
 import { seededRandom } from './random.ts'
 import { type TrueReadings, virtualBrake } from './virtual-brake.ts'
@@ -13,7 +13,12 @@ const SEEN_WELL: PracticeReadings = {
   wearLine: 'none',
   trackStep: 'smooth',
   housingKind: 'coil',
+  housingState: 'sound',
   housingEnds: 'right',
+  anchorBolt: 'own',
+  guideBoot: 'there',
+  caliperSits: 'square',
+  boltClass: '8.8',
   innerAnchor: 'whole',
   innerHead: 'whole',
   rimMaterial: 'alloy',
@@ -108,12 +113,13 @@ const rubsOn = ({ gapLeft, gapRight }: TrueReadings, wandersMm: number) =>
  * The same seed and log always show the same, on every screen.
  */
 export function practiceGauge(
-  hardware: Pick<Hardware, 'family' | 'end' | 'practiceSeed'>,
+  hardware: Pick<Hardware, 'family' | 'practiceSeed'>,
   d: Dimensions,
+  here: Here,
   standing: readonly Entry[],
 ): PracticeReadings | undefined {
-  const { family, end, practiceSeed: seed } = hardware
-  const spec = VIRTUAL[family]?.(d)
+  const { family, practiceSeed: seed } = hardware
+  const spec = VIRTUAL[family]?.(d, here)
   if (!spec || seed === undefined) return undefined
   const brake = virtualBrake(spec, d, seed, { noiseSeed: seed + 1009 * standing.filter(heldOrMoved).length })
   for (const entry of standing) {
@@ -132,7 +138,9 @@ export function practiceGauge(
     rimWall: tenth(wheel.uniform(1.1, 1.5)),
     ...partsOf(d),
     ...SEEN_WELL,
-    ...mountOf(d, end),
+    ...here.traits,
+    ...mountOf(d, here.end),
+    barrelOut: Math.round(2 * (brake.position('barrel') ?? 0)) / 2,
     ...brake.gauge().shown,
     spin: rubsOn(brake.truth(), lateralRunout / 2),
   }

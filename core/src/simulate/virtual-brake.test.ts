@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
 import { bookDimensions } from '../families/registry.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { confirm, DIMENSIONS, MODEL, turn, written } from '../testing/stand.ts'
+import { confirm, DIMENSIONS, HERE, MODEL, turn, written } from '../testing/stand.ts'
 import { VIRTUAL } from './families.ts'
 import { habitOf } from './habit.ts'
 import { allIn, fleetBrake, trial } from './passes.ts'
@@ -10,7 +10,7 @@ import { practiceGauge } from './practice.ts'
 import { seededRandom } from './random.ts'
 import { virtualBrake } from './virtual-brake.ts'
 
-const SPEC = (VIRTUAL['linear-pull'] as NonNullable<(typeof VIRTUAL)[string]>)(DIMENSIONS)
+const SPEC = (VIRTUAL['linear-pull'] as NonNullable<(typeof VIRTUAL)[string]>)(DIMENSIONS, HERE)
 const brake = (seed: number) => virtualBrake(SPEC, DIMENSIONS, seed)
 const SEEDS = Array.from({ length: 60 }, (_, index) => 1000 + index * 17)
 
@@ -140,7 +140,7 @@ describe('the gauge', () => {
 })
 
 describe('the habit', () => {
-  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, model: MODEL }
+  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, here: HERE, model: MODEL }
 
   it('begins by clamping with 4 mm given back', () => {
     const { windows } = fleetBrake(bicycle, 3)
@@ -166,7 +166,7 @@ describe('the habit', () => {
 describe('the practice gauge', () => {
   const dimensions = bookDimensions(linearPullFamily, { rimWidthMm: 24 })
   const shown = (seed: number, ...bodies: readonly EntryBody[]) =>
-    practiceGauge({ family: 'linear-pull', end: 'rear', practiceSeed: seed }, dimensions, written(...bodies))
+    practiceGauge({ family: 'linear-pull', practiceSeed: seed }, dimensions, HERE, written(...bodies))
 
   it('shows the same for the same log, on every screen', () => {
     expect(shown(267)).toEqual(shown(267))
@@ -193,6 +193,6 @@ describe('the practice gauge', () => {
         'leverReach',
       ]),
     )
-    expect(practiceGauge({ family: 'none', end: 'rear', practiceSeed: 1 }, dimensions, [])).toBeUndefined()
+    expect(practiceGauge({ family: 'none', practiceSeed: 1 }, dimensions, HERE, [])).toBeUndefined()
   })
 })

@@ -10,6 +10,8 @@ export interface VirtualBrake {
   /** Turns an adjuster; gives the amount it really went before an end stopped it. */
   readonly turn: (adjuster: string, amount: number) => { readonly turned: number; readonly endReached: boolean }
   readonly squeeze: (times: number) => void
+  /** Where an adjuster stands from its lower end: what a hand would count. */
+  readonly position: (adjuster: string) => number | undefined
   /** Pulls both pads to the rim and clamps with this much cable given back (mm). */
   readonly clampGivingBack: (cableMm: number) => void
   /** The hidden true readings. For judging, never for advice. */
@@ -173,6 +175,7 @@ export function virtualBrake(
       }
       return { turned, endReached: Math.abs(turned - amount) > 1e-9 }
     },
+    position: (id) => screws.get(id)?.position,
     squeeze(times) {
       squeezes += times
       settledRad += (balanceRad - settledRad) * (1 - Math.exp(-times / settleSqueezes))

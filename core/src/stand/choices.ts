@@ -27,7 +27,7 @@ export const CHOICES: readonly Choice[] = [
     title: 'pad height',
     options: [
       { id: 'longest', title: 'longest on the track', source: COMPUTED },
-      { id: 'top-edge', title: '1 to 2 mm below the rim’s edge', source: COMMON },
+      { id: 'top-edge', title: '1 to 2 mm below the track’s upper edge', source: COMMON },
       { id: 'middle', title: 'middle of the track', source: COMMON },
     ],
   },

@@ -15,17 +15,28 @@ const MOVED: readonly Fact[] = [
   'swap:housing',
   'swap:lever',
   'swap:brake',
+  'confirm:shoes-loosened',
+  'confirm:anchor-loosened',
+  'confirm:mount-loosened',
+  'reading:caliperSits',
   ANY_TURN,
 ]
 const SQUEEZED: readonly Fact[] = [...MOVED, 'confirm:hard-squeezes']
-const TURNED_SHOES: readonly Fact[] = ['swap:pads', 'swap:brake', 'confirm:mount-fitted']
-const PADS_SET: readonly Fact[] = ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted']
+/** Loosened, a clamp has lost its tightness, and so has everything that was judged by it. */
+const ANCHOR_LOOSE: readonly Fact[] = ['turn:anchor', 'confirm:anchor-loosened']
+const MOUNT_LOOSE: readonly Fact[] = ['turn:caliper', 'confirm:mount-loosened']
+const SHOES_LOOSE: readonly Fact[] = ['confirm:shoes-loosened']
+const TURNED_SHOES: readonly Fact[] = ['swap:pads', 'swap:brake', 'confirm:mount-fitted', ...SHOES_LOOSE]
+const PADS_SET: readonly Fact[] = ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted', ...SHOES_LOOSE]
 const MEASURED_HOLE: readonly Fact[] = [
   'reading:frameMaterial',
   'reading:cracks',
   'reading:rust',
   'reading:mountBody',
   'reading:boltKind',
+  'reading:boltClass',
+  'reading:makerApproval',
+  'reading:makerTorque',
   'reading:holeFront',
   'reading:holeBack',
   'reading:frameDepth',
@@ -51,6 +62,8 @@ export const STANDS_ON: Readonly<Record<string, readonly Fact[]>> = {
   'reading:lateralRunout': ['confirm:wheel-seated'],
   'reading:radialRunout': ['confirm:wheel-seated'],
   'reading:rimWall': ['swap:wheel'],
+  'reading:rimMark': ['swap:wheel'],
+  'reading:rotorMark': ['swap:wheel', 'swap:rotor'],
   'reading:wearLine': ['swap:wheel'],
   'reading:trackStep': ['swap:wheel'],
   'reading:rotorThickness': ['swap:wheel', 'swap:rotor'],
@@ -61,6 +74,11 @@ export const STANDS_ON: Readonly<Record<string, readonly Fact[]>> = {
   'reading:leverReach': ['swap:lever'],
   'reading:housingKind': ['swap:housing'],
   'reading:housingOuter': ['swap:housing'],
+  'reading:housingState': ['swap:housing'],
+  'reading:anchorBolt': ['swap:brake'],
+  'reading:guideBoot': ['swap:brake', 'swap:cable'],
+  'reading:cableSide': ['swap:brake'],
+  'reading:caliperSits': ['swap:brake', 'confirm:mount-loosened'],
   'reading:housingEnds': ['swap:housing', 'swap:lever', 'swap:brake'],
   'reading:innerAnchor': ['swap:cable'],
   'reading:innerHead': ['swap:cable', 'swap:lever'],
@@ -73,15 +91,20 @@ export const STANDS_ON: Readonly<Record<string, readonly Fact[]>> = {
   'reading:slotLow': ['swap:brake'],
   'reading:slotHigh': ['swap:brake'],
   'reading:boltKind': ['swap:brake'],
+  'reading:boltClass': ['swap:brake'],
   'reading:boltOut': ['swap:brake'],
   'reading:boltThreaded': ['swap:brake'],
   'reading:caliperDepth': ['swap:brake'],
   'plan:mount': ['swap:brake', ...MEASURED_HOLE],
   'confirm:mount-drilled': ['plan:mount'],
   'confirm:mount-fitted': ['plan:mount', 'confirm:mount-drilled', 'swap:brake'],
-  'confirm:mount-tight': ['confirm:mount-fitted'],
+  'confirm:mount-tight': ['confirm:mount-fitted', ...MOUNT_LOOSE],
   'confirm:boss-ready': ['swap:brake'],
-  'confirm:arms-free': ['confirm:boss-ready', 'swap:brake'],
+  'confirm:boss-tight': ['confirm:boss-ready', 'swap:brake'],
+  'confirm:arms-free': ['confirm:boss-ready', 'confirm:boss-tight', 'swap:brake'],
+  'confirm:provisional-clamp': ['swap:cable', 'swap:brake', 'swap:lever', 'swap:housing'],
+  'confirm:barrel-in': ['swap:cable', 'swap:brake', 'swap:lever', 'swap:housing'],
+  'reading:barrelOut': ['swap:cable', 'swap:brake'],
 
   'reading:padLeft': ['swap:pads'],
   'reading:padRight': ['swap:pads'],
@@ -99,12 +122,22 @@ export const STANDS_ON: Readonly<Record<string, readonly Fact[]>> = {
   'reading:padEdgeRight': PADS_SET,
   'reading:toeLeft': PADS_SET,
   'reading:toeRight': PADS_SET,
-  'confirm:pads-tight': ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted'],
+  'confirm:pads-tight': ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted', ...SHOES_LOOSE],
   'confirm:cable-run': ['swap:cable', 'swap:housing', 'swap:lever', 'swap:brake'],
   'reading:cableLined': ['swap:housing', 'swap:cable'],
   'reading:cableFeel': ['swap:cable', 'swap:housing'],
-  'confirm:cable-clamped': ['swap:cable', 'swap:brake'],
-  'confirm:fasteners': ['swap:pads', 'swap:cable', 'swap:lever', 'swap:brake', 'confirm:mount-fitted'],
+  'confirm:cable-clamped': ['swap:cable', 'swap:brake', ...ANCHOR_LOOSE],
+  'confirm:fasteners': [
+    'swap:pads',
+    'swap:cable',
+    'swap:lever',
+    'swap:brake',
+    'confirm:mount-fitted',
+    ...ANCHOR_LOOSE,
+    ...MOUNT_LOOSE,
+    ...SHOES_LOOSE,
+  ],
+  'confirm:wheel-fastened': ['confirm:wheel-seated', 'swap:wheel'],
 
   'reading:gapLeft': SQUEEZED,
   'reading:gapRight': SQUEEZED,
@@ -138,6 +171,10 @@ const CONFIRMED: Readonly<Record<string, string>> = {
   'mount-drilled': 'the mount was drilled',
   'mount-fitted': 'the brake was mounted again',
   'boss-ready': 'the arms were off their bosses',
+  'boss-tight': 'the arms’ bolts were tightened',
+  'shoes-loosened': 'a shoe was loosened',
+  'anchor-loosened': 'the anchor was loosened',
+  'mount-loosened': 'the brake was loosened on its mount',
 }
 
 /** Everything that stands on a fact, directly or through others. */
@@ -156,10 +193,12 @@ function standingOn(fact: Fact): ReadonlySet<string> {
 
 const known = new Map<Fact, ReadonlySet<string>>()
 
+/** A turn unsettles what any turn does, and what stands on this adjuster. */
 const unsettledBy = (fact: Fact): ReadonlySet<string> => {
-  const ground = fact.startsWith('turn:') ? ANY_TURN : fact
-  const found = known.get(ground) ?? standingOn(ground)
-  known.set(ground, found)
+  const found =
+    known.get(fact) ??
+    (fact.startsWith('turn:') ? new Set([...standingOn(ANY_TURN), ...standingOn(fact)]) : standingOn(fact))
+  known.set(fact, found)
   return found
 }
 

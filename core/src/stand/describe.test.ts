@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { stepTitle } from '../run-sheet/steps.ts'
+import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { MODEL, reading, turn, written } from '../testing/stand.ts'
 import { describe as say, sayTurn, showParts, showQuantity, showReading } from './describe.ts'
 import type { EntryBody } from './entries.ts'

@@ -62,7 +62,9 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return lowerFirst(said) + (entry.endReached ? ', to its end' : '')
     }
     case 'confirm':
-      return entry.step === 'squeezes' ? `squeezed ${entry.count ?? 10} times` : `${stepTitle(entry.step)}: yes`
+      if (entry.step === 'squeezes') return `squeezed ${entry.count ?? 10} times`
+      if (entry.step.endsWith('-loosened')) return stepTitle(entry.step)
+      return `${stepTitle(entry.step)}: ${entry.well === false ? 'no' : 'yes'}`
     case 'skip':
       return `skipped ${stepTitle(entry.step)}: ${entry.reason}`
     case 'swap': {
@@ -88,6 +90,8 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return entry.text
     case 'release':
       return `released by ${entry.initials}`
+    case 'close':
+      return `closed by ${entry.initials}, not to be ridden: ${entry.why}`
   }
 }
 

@@ -58,7 +58,8 @@ export type EntryBody =
       readonly endReached?: boolean
     }
   | { readonly kind: 'swap'; readonly part: string; readonly to: string }
-  | { readonly kind: 'confirm'; readonly step: string; readonly count?: number }
+  /** The hand’s answer. Without `well` it is well. */
+  | { readonly kind: 'confirm'; readonly step: string; readonly count?: number; readonly well?: false }
   | { readonly kind: 'skip'; readonly step: string; readonly reason: string }
   | {
       /** A way of mounting chosen, with what it takes from the drawer and the cautions that were read. */
@@ -74,6 +75,8 @@ export type EntryBody =
   | { readonly kind: 'correction'; readonly strikes: string; readonly why?: string }
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'release'; readonly initials: string }
+  /** Ends a job whose brake cannot be put right: not to be ridden. */
+  | { readonly kind: 'close'; readonly initials: string; readonly why: string }
 
 export type Entry = Common & EntryBody
 export type EntryKind = Entry['kind']
@@ -91,4 +94,5 @@ export const ENTRY_KINDS: readonly EntryKind[] = [
   'correction',
   'note',
   'release',
+  'close',
 ]

@@ -43,7 +43,8 @@ export interface StandState {
   readonly readings: Readonly<Record<string, Established<number | string>>>
   /** Earlier standing values of each reading, oldest first, the last one excluded. */
   readonly earlier: Readonly<Record<string, readonly number[]>>
-  readonly confirmed: Readonly<Record<string, Established<true>>>
+  /** Confirmations: whether it was well. */
+  readonly confirmed: Readonly<Record<string, Established<boolean>>>
   readonly skipped: Readonly<Record<string, string>>
   /** The way chosen for each thing that is planned. */
   readonly plans: Readonly<Record<string, Established<EntryOf<'plan'>>>>
@@ -53,7 +54,22 @@ export interface StandState {
   readonly school: BiteSchool
   /** The schools that are one of a few words: how this job mounts, sets pads’ height and toes them in. */
   readonly chosen: Readonly<Record<ChoiceId, string>>
+  /** What ended the job: a release, or a closing without one. */
+  readonly ended: Ending | undefined
   readonly released: EntryOf<'release'> | undefined
+  /** Ended without a release: not to be ridden. */
+  readonly closed: EntryOf<'close'> | undefined
+}
+
+export type Ending = EntryOf<'release'> | EntryOf<'close'>
+
+/** What ended the job, as its log stands. */
+export function endingOf(entries: readonly Entry[]): Ending | undefined {
+  const ordered = inOrder(entries)
+  const struck = strikes(ordered)
+  return ordered.findLast(
+    (entry): entry is Ending => (entry.kind === 'release' || entry.kind === 'close') && !struck.has(entry.id),
+  )
 }
 
 /** Log order: the server's seq first, then entries still waiting, as they were made. */
@@ -107,13 +123,13 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
   const standing = ordered.filter((entry) => !struck.has(entry.id))
   const readings: Record<string, Established<number | string>> = {}
   const earlier: Record<string, number[]> = {}
-  const confirmed: Record<string, Established<true>> = {}
+  const confirmed: Record<string, Established<boolean>> = {}
   const skipped: Record<string, string> = {}
   const plans: Record<string, Established<EntryOf<'plan'>>> = {}
   let school: BiteSchool = DEFAULT_SCHOOL
   const chosen = { ...USUAL }
   let route: readonly RouteSegment[] = []
-  let released: EntryOf<'release'> | undefined
+  let ending: Ending | undefined
 
   const unsettle = (fact: Fact) => {
     const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan') => {
@@ -138,7 +154,7 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
         ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
         : { value: entry.value, entry, status: 'current' }
     } else if (entry.kind === 'confirm') {
-      confirmed[entry.step] = { value: true, entry, status: 'current' }
+      confirmed[entry.step] = { value: entry.well !== false, entry, status: 'current' }
       delete skipped[entry.step]
     } else if (entry.kind === 'plan') plans[entry.plan] = { value: entry, entry, status: 'current' }
     else if (entry.kind === 'route') route = entry.segments
@@ -149,7 +165,7 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
     } else if (entry.kind === 'swap') {
       const choice = choiceOfPart(entry.part)
       if (choice) chosen[choice.id] = entry.to
-    } else if (entry.kind === 'release') released = entry
+    } else if (entry.kind === 'release' || entry.kind === 'close') ending = entry
   }
 
   return {
@@ -169,7 +185,9 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
     school,
     chosen,
     route,
-    released,
+    ended: ending,
+    released: ending?.kind === 'release' ? ending : undefined,
+    closed: ending?.kind === 'close' ? ending : undefined,
   }
 }
 

@@ -1,9 +1,9 @@
-import type { Dimensions, Family, FamilyModel } from '../families/family.ts'
-import { bookDimensions, findFamily } from '../families/registry.ts'
+import type { Dimensions, End, Family, FamilyModel } from '../families/family.ts'
+import { bookDimensions, findFamily, hereAt } from '../families/registry.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { checkBeadSeat } from '../reference/wheel-sizes.ts'
 
-export type End = 'front' | 'rear'
+export type { End } from '../families/family.ts'
 
 /** A dimension as it is known on this bicycle. */
 export interface Dimension {
@@ -17,6 +17,8 @@ export interface Hardware {
   readonly family: string
   readonly end: End
   readonly dimensions: Readonly<Record<string, Dimension>>
+  /** What was seen of it that is no number, such as the side its cable comes to; usual where it is not given. */
+  readonly traits?: Readonly<Record<string, string>>
   /** Seed of the simulated brake that stands in for a real one on the practice stand. */
   readonly practiceSeed?: number
 }
@@ -47,9 +49,24 @@ export function checkHardware(hardware: Hardware): Outcome<{ family: Family; mod
       )
     }
   }
+  for (const [id, value] of Object.entries(hardware.traits ?? {})) {
+    const spec = family.value.traits.find((each) => each.id === id)
+    if (!spec?.options.includes(value)) {
+      return refuse(
+        'unknown-trait',
+        `traits.${id}`,
+        spec
+          ? `${spec.title} is “${value}”. Accepted: ${spec.options.join(', ')}.`
+          : `A ${family.value.title} brake has no “${id}”. Accepted: ${family.value.traits.map((each) => each.id).join(', ') || 'none'}.`,
+      )
+    }
+  }
   const bead = hardware.dimensions.beadSeatMm
   const known = bead ? checkBeadSeat(bead.value, 'dimensions.beadSeatMm') : ok(0)
   if (!known.ok) return known
-  const model = family.value.fit(bookDimensions(family.value, measuredDimensions(hardware)))
+  const model = family.value.fit(
+    bookDimensions(family.value, measuredDimensions(hardware), hardware.end),
+    hereAt(family.value, hardware.end, hardware.traits),
+  )
   return model.ok ? ok({ family: family.value, model: model.value }) : model
 }

@@ -1,7 +1,7 @@
 import { CABLE_READINGS, CABLE_SEEN } from './readings/cable.ts'
 import { DIAL_READINGS, FIRST_TOUCH, WORK } from './readings/dial.ts'
 import { MATCH_READINGS, MATCH_SEEN } from './readings/match.ts'
-import { MOUNT_READINGS, MOUNT_SEEN } from './readings/mount.ts'
+import { MAKER_TORQUE, MOUNT_READINGS, MOUNT_SEEN } from './readings/mount.ts'
 import { PAD_READINGS, PAD_SEEN } from './readings/pads.ts'
 import type { ReadingSpec, SeenSpec } from './readings/spec.ts'
 import { WHEEL_READINGS, WHEEL_SEEN } from './readings/wheel.ts'
@@ -14,6 +14,7 @@ export const READINGS: readonly ReadingSpec[] = [
   ...WHEEL_READINGS,
   ...MATCH_READINGS,
   ...MOUNT_READINGS,
+  MAKER_TORQUE,
   ...PAD_READINGS,
   ...DIAL_READINGS,
   ...CABLE_READINGS,

@@ -6,7 +6,7 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 
 /** How a workshop says where the brake shall bite. All of them name one and the same setting in their own words. */
 export type BiteSchool =
-  /** Lever stops this share of the way to the bar. */
+  /** First touch comes at this share of the way to the bar. */
   | { readonly school: 'third'; readonly share: number }
   /** Pull both pads to the rim, then let this much cable back through the anchor, in mm. */
   | { readonly school: 'give-back'; readonly cableMm: number }
@@ -34,7 +34,7 @@ export const SCHOOLS: readonly SchoolSpec[] = [
   {
     id: 'third',
     title: 'third of the travel',
-    says: 'The lever stops about one third of the way to the bar.',
+    says: 'First touch comes about one third of the way to the bar.',
     unit: '',
     usual: 1 / 3,
     min: 0.1,
@@ -44,7 +44,7 @@ export const SCHOOLS: readonly SchoolSpec[] = [
   {
     id: 'give-back',
     title: 'give back',
-    says: 'Pull both pads to the rim, then let 4 mm of cable back through the anchor: tight, short throw.',
+    says: 'Pull both pads to the rim, then let 4 mm of cable back through the anchor.',
     unit: 'mm',
     usual: 4,
     min: 1,
@@ -102,6 +102,9 @@ export const amountOf = (school: BiteSchool): number =>
       : school.school === 'gap'
         ? school.gapMm
         : school.travelMm
+
+/** A school at its usual figure. */
+export const usualOf = (id: SchoolId): BiteSchool => schoolWith(id, SCHOOLS.find((each) => each.id === id)?.usual ?? 0)
 
 const schoolWith = (id: SchoolId, value: number): BiteSchool =>
   id === 'third'

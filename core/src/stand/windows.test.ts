@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import { DIMENSIONS, MODEL } from '../testing/stand.ts'
+import { DIMENSIONS, HERE, MODEL } from '../testing/stand.ts'
 import {
   amountOf,
   type BiteSchool,
@@ -98,7 +98,7 @@ describe('windows', () => {
   })
 
   it('a short lever brings the bar wall nearer', () => {
-    const short = expectOk(linearPullFamily.fit({ ...DIMENSIONS, leverReachMm: 45 }))
+    const short = expectOk(linearPullFamily.fit({ ...DIMENSIONS, leverReachMm: 45 }, HERE))
     expect(gapWalls(short, wheel(0.4)).bar).toBeLessThan(gapWalls(MODEL, wheel(0.4)).bar)
   })
 })

@@ -2,6 +2,7 @@ import type { Source } from '../calculation/source.ts'
 import type { FamilyModel } from '../families/family.ts'
 import { bisect } from '../mechanics/bisect.ts'
 import { fingerTravel } from '../mechanics/lever.ts'
+import type { Limit, Span, Unsafe } from './readings/spec.ts'
 import { READINGS } from './readings.ts'
 import { type BiteSchool, SCHOOLS, settingOf, WIDEST_GAP_MM, writeSchool } from './schools.ts'
 
@@ -20,6 +21,10 @@ export interface Window {
   /** Where physics forbids: rub below, bar above, or the other way about for the reserve. */
   readonly wallLow?: number
   readonly wallHigh?: number
+  /** The part of it that is wanted: between this and its ends it is said, not stopped. */
+  readonly wanted?: Span
+  /** Where it is not to be ridden, whatever reason is typed. */
+  readonly unsafe?: Unsafe
   readonly because: readonly Because[]
 }
 
@@ -53,30 +58,71 @@ const NARROWEST_MM = 0.3
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
 const COMPUTED: Source = { kind: 'computed', title: 'From this brake’s geometry' }
 
+const windowOf = (reading: string, { low, high, wanted, unsafe, text, source }: Limit): Window => ({
+  reading,
+  low,
+  high,
+  target: ((wanted?.low ?? low) + (wanted?.high ?? high)) / 2,
+  ...(wanted && { wanted }),
+  ...(unsafe && { unsafe }),
+  because: [{ text, source }],
+})
+
 /** Windows that are the same on every bicycle. */
 const LIMITS: Readonly<Record<string, Window>> = Object.fromEntries(
-  READINGS.flatMap(({ id, limit }) =>
-    limit
-      ? [
-          [
-            id,
-            {
-              reading: id,
-              low: limit.low,
-              high: limit.high,
-              target: (limit.low + limit.high) / 2,
-              because: [{ text: limit.text, source: limit.source }],
-            },
-          ],
-        ]
-      : [],
-  ),
+  READINGS.flatMap(({ id, limit }) => (limit ? [[id, windowOf(id, limit)]] : [])),
 )
+
+const WORN_RIM: Source = { kind: 'common-practice', title: 'Below 1.0 mm think of replacing the rim; about 1.5 mm new' }
+const MEMORY: Source = { kind: 'from-memory', title: 'From memory; the part’s own mark comes first' }
+const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its maker' }
+
+/** Rim wall below which the rim is not ridden without a mark of its own, and below which it is said (mm). */
+const RIM_UNSAFE_MM = 0.7
+const RIM_WORN_MM = 1
+const WIDEST_RIM_MM = 5
+/** Rotor thickness below which it is not ridden without a mark of its own, mm. */
+const ROTOR_UNSAFE_MM = 1.5
+const THICKEST_ROTOR_MM = 4
+
+/** Windows that hang on what the wheel is made of and what is marked on it. A steel rim is not judged by its wall. */
+function wearWindows({ rimMaterial, rimMarkMm, rotorMarkMm }: WheelState): Record<string, Window> {
+  const rimLeast = rimMarkMm ?? RIM_UNSAFE_MM
+  const rotorLeast = rotorMarkMm ?? ROTOR_UNSAFE_MM
+  const rim = windowOf('rimWall', {
+    low: Math.max(RIM_WORN_MM, rimLeast),
+    high: WIDEST_RIM_MM,
+    unsafe: { below: rimLeast, say: `under ${mm(rimLeast)} it bursts under the tyre` },
+    text: `Below ${mm(RIM_WORN_MM)} think of replacing the rim; about 1.5 mm when new.`,
+    source: WORN_RIM,
+  })
+  const rotor = windowOf('rotorThickness', {
+    low: rotorLeast,
+    high: THICKEST_ROTOR_MM,
+    unsafe: { below: rotorLeast, say: `under ${mm(rotorLeast)} it fades and breaks` },
+    text: `Not below ${mm(rotorLeast)}${rotorMarkMm === undefined ? ', where its own mark is not known' : ', marked on it'}.`,
+    source: rotorMarkMm === undefined ? MEMORY : OWN_MARK,
+  })
+  const limit = (mark: number | undefined, least: number): Because => ({
+    text: `Not ridden under ${mm(least)}${mark === undefined ? '' : ', its own mark'}.`,
+    source: mark === undefined ? MEMORY : OWN_MARK,
+  })
+  return {
+    ...(rimMaterial !== 'steel' && {
+      rimWall: { ...rim, because: [...rim.because, limit(rimMarkMm, rimLeast)] },
+    }),
+    rotorThickness: rotor,
+  }
+}
 
 export interface WheelState {
   /** Total indicated runout side to side, mm; undefined until measured. */
   readonly lateralRunoutMm: number | undefined
   readonly flexMm: number
+  readonly rimMaterial?: string | undefined
+  /** The least wall or thickness marked on the part itself, mm. */
+  readonly rimMarkMm?: number | undefined
+  readonly rotorMarkMm?: number | undefined
 }
 
 const mm = (value: number) => `${value.toFixed(1)} mm`
@@ -107,7 +153,7 @@ export function windowsFor(model: FamilyModel, school: BiteSchool, wheel: WheelS
   const runout = wheel.lateralRunoutMm
   const because: readonly Because[] = [
     {
-      text: `School: ${spec?.title ?? writeSchool(school)}. First touch at ${mm(setting.travelMm)} of finger travel, ${mm(setting.cableMm)} of cable, a gap of ${mm(setting.gapMm)} each side.`,
+      text: `School: ${spec?.title ?? writeSchool(school)}. First touch comes at ${mm(setting.travelMm)} of finger travel, ${mm(setting.cableMm)} of cable, a gap of ${mm(setting.gapMm)} each side.`,
       source: spec?.source ?? OURS,
     },
     {
@@ -115,7 +161,7 @@ export function windowsFor(model: FamilyModel, school: BiteSchool, wheel: WheelS
       source: COMPUTED,
     },
     {
-      text: `Bar: free play ${mm(freePlayMm)} of cable, ${mm(stretchTravelMm)} of travel for stretch at a hard squeeze and ${RESERVE_MARGIN_MM} mm kept from the bar leave at most ${mm(walls.bar)} a side.`,
+      text: `Bar: free play ${mm(freePlayMm)} of cable, ${mm(stretchTravelMm)} of travel for stretch at the squeeze it is judged at (hard, or what the stop needs) and ${RESERVE_MARGIN_MM} mm kept from the bar leave at most ${mm(walls.bar)} a side.`,
       source: COMPUTED,
     },
   ]
@@ -173,9 +219,11 @@ export function windowsFor(model: FamilyModel, school: BiteSchool, wheel: WheelS
       high: lever.reachMm,
       target: lever.reachMm - setting.travelMm - stretchTravelMm,
       wallLow: RESERVE_MARGIN_MM,
+      unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less is left to the bar` },
       because: [{ text: `Never to the bar: ${RESERVE_MARGIN_MM} mm kept at a hard squeeze.`, source: OURS }],
     },
     ...LIMITS,
+    ...wearWindows(wheel),
   }
   const empty = emptyWindow(walls, setting.gapMm, gapLow, gapHigh, runout, because)
   return empty ? { of, empty } : { of }
@@ -211,7 +259,37 @@ function emptyWindow(
       }
 }
 
+/** A pad that is seen to touch first and is believed this much nearer touches *plainly* first: not centred. Our choice. */
+export const PLAINLY_APART_MM = 0.3
+
+/** The windows where one pad touches plainly first: the gaps held closer together. */
+export const centredCloser = (windows: Windows, say: string): Windows => ({
+  ...windows,
+  of: {
+    ...windows.of,
+    gapDifference: {
+      reading: 'gapDifference',
+      low: -PLAINLY_APART_MM,
+      high: PLAINLY_APART_MM,
+      target: 0,
+      because: [{ text: say, source: OURS }],
+    },
+  },
+})
+
+/** Whether a value is where nobody rides. */
+export const isUnsafe = (window: Window | undefined, value: number): boolean =>
+  window?.unsafe !== undefined &&
+  (value <= (window.unsafe.atMost ?? Number.NEGATIVE_INFINITY) ||
+    value < (window.unsafe.below ?? Number.NEGATIVE_INFINITY))
+
+/** Allowed, but not what is wanted. */
+export const isBetween = (window: Window | undefined, value: number): boolean =>
+  window?.wanted !== undefined &&
+  placement(window, value) === 'in' &&
+  (value < window.wanted.low || value > window.wanted.high)
+
 export type Placement = 'in' | 'low' | 'high'
 
 export const placement = (window: Window, value: number): Placement =>
-  value < window.low ? 'low' : value > window.high ? 'high' : 'in'
+  value < window.low || isUnsafe(window, value) ? 'low' : value > window.high ? 'high' : 'in'

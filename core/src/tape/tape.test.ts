@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { stepTitle } from '../run-sheet/steps.ts'
+import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { describe as say } from '../stand/describe.ts'
 import { MODEL } from '../testing/stand.ts'
 import { editDistance, nearestWord } from './nearest.ts'

@@ -1,7 +1,7 @@
 import type { FamilyModel } from '../families/family.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
-import { SQUEEZES, STEPS } from '../run-sheet/steps.ts'
+import { LOOSENED, SQUEEZES, STEPS } from '../run-sheet/steps/steps.ts'
 import { CHOICES, choiceOfWord, partOf } from '../stand/choices.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { findReading, READINGS, SEEN, type SeenSpec } from '../stand/readings.ts'
@@ -27,7 +27,7 @@ export interface TapeContext {
 }
 
 /** Words that swallow the rest of the line. */
-const REST = new Set(['note', 'skip', 'release'])
+const REST = new Set(['note', 'skip', 'release', 'close'])
 
 /** Everything the tape understands on this brake. The shorthand is part of the product's interface. */
 export function vocabulary(model: FamilyModel): readonly Word[] {
@@ -48,7 +48,7 @@ export function vocabulary(model: FamilyModel): readonly Word[] {
       form: `${shorthand} ${unit === 'turn' ? '+1/2' : '+2'} (+ ${plus.toLowerCase()}, − ${minus.toLowerCase()})`,
     })),
     ...STEPS.flatMap(({ shorthand, title }) =>
-      shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok` }] : [],
+      shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok | no` }] : [],
     ),
     { word: 'sq', means: 'squeezed', form: 'sq 10' },
     {
@@ -57,10 +57,12 @@ export function vocabulary(model: FamilyModel): readonly Word[] {
       form: `school third | give-back 4 | gap 1.2 | rider 20 | ${CHOICES.flatMap((each) => each.options.map((option) => option.id)).join(' | ')}`,
     },
     { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
+    { word: 'loose', means: 'loosened', form: `loose ${Object.keys(LOOSENED).join(' | ')}` },
     { word: 'torque', means: 'fastener tightened', form: 'torque anchor 6' },
     { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
     { word: 'note', means: 'a note', form: 'note …' },
     { word: 'release', means: 'sign the job', form: 'release 7' },
+    { word: 'close', means: 'end the job unreleased, not to be ridden', form: 'close 7 rim worn through' },
   ]
 }
 
@@ -107,6 +109,7 @@ const isAmount = (token: string) => /^[+\-−\d.,½¼¾⅛⅜⅝⅞⅓⅔]/.test
 const ONE_WORD = new Set([
   ...SEEN.map(({ shorthand }) => shorthand),
   ...STEPS.flatMap(({ shorthand }) => shorthand ?? []),
+  'loose',
 ])
 const NAME_FIRST = new Set(['school', 'swap'])
 
@@ -159,13 +162,19 @@ function readWord(word: string, args: readonly string[], { model, length }: Tape
   }
   const step = STEPS.find((each) => each.shorthand === word)
   if (step) {
-    return text.toLowerCase() === 'ok'
+    const answer = text.toLowerCase()
+    return answer === 'ok' || answer === 'no'
       ? ok({
           kind: 'confirm',
           step: step.id,
           ...(step.done.kind === 'confirmed' && step.done.count && { count: step.done.count }),
+          ...(answer === 'no' && { well: false as const }),
         })
-      : refuse('not-understood', word, `“${word} ${text}”: write “${word} ok” when ${step.title}.`)
+      : refuse(
+          'not-understood',
+          word,
+          `“${word} ${text}”, ${step.title}: write “${word} ok” where it is well, “${word} no” where it is not.`,
+        )
   }
   return readOther(word, args, length)
 }
@@ -197,6 +206,18 @@ function readOther(word: string, args: readonly string[], length: LengthUnit): O
     return text === ''
       ? refuse('missing', 'school', `Which school? Accepted: ${SCHOOLS.map((each) => each.id).join(', ')}.`)
       : ok({ kind: 'swap', part: choice ? partOf(choice) : 'school.bite', to: text })
+  }
+  if (word === 'loose') {
+    const step = LOOSENED[text.toLowerCase()]
+    return step
+      ? ok({ kind: 'confirm', step })
+      : refuse('missing', 'loose', `“loose ${text}”: accepted ${Object.keys(LOOSENED).join(', ')}.`)
+  }
+  if (word === 'close') {
+    const [initials = '', ...why] = args
+    return why.length === 0
+      ? refuse('missing', 'close', 'Sign and say why it is not to be ridden: close 7 rim worn through.')
+      : ok({ kind: 'close', initials, why: why.join(' ') })
   }
   if (word === 'swap') {
     const [part = '', ...to] = args

@@ -20,6 +20,9 @@ export const BRIDGE: BoltMount = {
   cracked: false,
   rust: 'none',
   nutted: false,
+  boltClass: '8.8',
+  approved: false,
+  makerNm: undefined,
 }
 
 /** Its fork crown: solid round the hole, flat behind. */

@@ -1,5 +1,5 @@
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { bookDimensions } from '../families/registry.ts'
+import { bookDimensions, hereAt } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
@@ -8,7 +8,8 @@ import { findReading } from '../stand/readings.ts'
 /** Shared by tests: a book linear-pull brake and a log written in order. */
 export const HARDWARE: Hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
 export const DIMENSIONS = bookDimensions(linearPullFamily)
-export const MODEL = expectOk(linearPullFamily.fit(DIMENSIONS))
+export const HERE = hereAt(linearPullFamily, 'rear')
+export const MODEL = expectOk(linearPullFamily.fit(DIMENSIONS, HERE))
 
 export const written = (...bodies: readonly EntryBody[]): readonly Entry[] =>
   bodies.map((body, index) => ({
@@ -41,6 +42,7 @@ export const WHEEL: readonly EntryBody[] = [
   reading('lateralRunout', 0.4),
   reading('radialRunout', 0.3),
   reading('wheelOffset', 0),
+  seen('rimMaterial', 'alloy'),
   reading('rimWall', 1.4),
   seen('wearLine', 'none'),
   seen('trackStep', 'smooth'),
@@ -54,10 +56,12 @@ export const MATCHED: readonly EntryBody[] = [
   reading('ridersMass', 95),
   seen('housingKind', 'coil'),
   reading('housingOuter', 5),
+  seen('housingState', 'sound'),
   seen('housingEnds', 'right'),
   seen('innerAnchor', 'whole'),
   seen('innerHead', 'whole'),
-  seen('rimMaterial', 'alloy'),
+  seen('anchorBolt', 'own'),
+  seen('guideBoot', 'there'),
   seen('padCompound', 'alloy'),
 ]
 
@@ -92,6 +96,7 @@ export const CABLED: readonly EntryBody[] = [
   confirm('cable-run'),
   seen('cableFeel', 'smooth'),
   seen('cableLined', 'lined'),
+  reading('barrelOut', 1),
   confirm('cable-clamped'),
 ]
 

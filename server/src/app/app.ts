@@ -67,7 +67,7 @@ export function createApp({ store, ledger, streams, drawer, hosts, web }: Served
   app.get('/api/health', (_request, response) => {
     response.json({ status: 'ok', version: VERSION, schemaVersion: store.schemaVersion })
   })
-  app.use('/api/bicycles', bicycleRoutes(store))
+  app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
   app.use('/api/brakes', brakeRoutes(store))
   app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer))
   app.use('/api/drawer', drawerRoutes(drawer))

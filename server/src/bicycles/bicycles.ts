@@ -7,6 +7,9 @@ import { groupBy } from '../app/group-by.ts'
 import { validate } from '../app/validate.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
 import type { Store } from '../db/store.ts'
+import type { Ledger } from '../jobs/ledger.ts'
+import type { Streams } from '../jobs/stream.ts'
+import { LAST_SEQ } from '../jobs/summary.ts'
 
 const NAME = Joi.string().trim().min(1).max(80)
 const NEW_BICYCLE = Joi.object<{ name: string; description?: string }>({
@@ -19,7 +22,7 @@ const CHANGE = Joi.object<{ name?: string; description?: string }>({
 }).min(1)
 
 /** Bicycles, each with its brakes and the newest job on each brake: what hangs on the rack. */
-export function bicycleRoutes({ db }: Store): Router {
+export function bicycleRoutes({ db }: Store, ledger: Ledger, streams: Streams): Router {
   const router = Router()
 
   const rack = async () => {
@@ -28,9 +31,10 @@ export function bicycleRoutes({ db }: Store): Router {
       db
         .select({ id: brakes.id, bicycleId: brakes.bicycleId, end: brakes.end, hardware: brakes.hardware })
         .from(brakes),
-      db.select().from(jobs).orderBy(jobs.number),
+      db.select({ job: jobs, lastSeq: LAST_SEQ }).from(jobs).orderBy(jobs.number),
     ])
-    const newest = new Map(allJobs.map((job) => [job.brakeId, job]))
+    const newestAt = new Map(allJobs.map((each) => [each.job.brakeId, each]))
+    const newest = new Map((await ledger.fresh([...newestAt.values()])).map((job) => [job.brakeId, job]))
     const ofBicycle = groupBy(allBrakes, (brake) => brake.bicycleId)
     return allBicycles.map((bicycle) => ({
       ...bicycle,
@@ -69,7 +73,15 @@ export function bicycleRoutes({ db }: Store): Router {
     const change = validate(CHANGE, request.body)
     const row = await find(request.params.id)
     await db.update(bicycles).set(change).where(eq(bicycles.id, row.id))
-    response.json({ ...row, ...change })
+    const now = { ...row, ...change }
+    await ledger.changed(row.id, change)
+    const open = await db
+      .select({ id: jobs.id })
+      .from(jobs)
+      .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
+      .where(eq(brakes.bicycleId, row.id))
+    for (const { id } of open) streams.tell(id, 'bicycle', now)
+    response.json(now)
   })
 
   return router

@@ -30,6 +30,10 @@ export const brakes = sqliteTable(
 export interface JobSummary {
   readonly stations: readonly StationStatus[]
   readonly nextSay: string
+  /** Last entry it was made of; missing on one written before this was kept. */
+  readonly seq?: number
+  /** Why the bicycle is not to be ridden, of a job that was closed unreleased. */
+  readonly unfit?: readonly string[]
 }
 
 export const jobs = sqliteTable(
@@ -43,11 +47,15 @@ export const jobs = sqliteTable(
     complaint: text().notNull().default(''),
     openedAt: text().notNull(),
     releasedAt: text(),
+    /** Ended without a release: not to be ridden. */
+    closedAt: text(),
     summary: text({ mode: 'json' }).$type<JobSummary>().notNull(),
   },
   (table) => [
     index('jobs_by_brake').on(table.brakeId),
-    uniqueIndex('jobs_one_open_a_brake').on(table.brakeId).where(sql`${table.releasedAt} is null`),
+    uniqueIndex('jobs_one_unended_a_brake')
+      .on(table.brakeId)
+      .where(sql`${table.releasedAt} is null and ${table.closedAt} is null`),
   ],
 )
 

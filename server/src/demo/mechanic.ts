@@ -29,8 +29,8 @@ const ROUTES: Readonly<Record<End, readonly RouteSegment[]>> = {
 
 /** What a mechanic who does as told would write at this point of a job. */
 function actOn(job: Job, by: string): readonly EntryBody[] {
-  const { next, state, hardware, dimensions } = job
-  const shown = practiceGauge(hardware, dimensions, state.standing) ?? {}
+  const { next, state, hardware, dimensions, here } = job
+  const shown = practiceGauge(hardware, dimensions, here, state.standing) ?? {}
   const take = (ids: readonly string[]): readonly EntryBody[] =>
     ids.flatMap((reading): readonly EntryBody[] => {
       const value = shown[reading]
@@ -62,6 +62,7 @@ function actOn(job: Job, by: string): readonly EntryBody[] {
     case 'stuck':
       return [{ kind: 'skip', step: next.step.id, reason: next.say }]
     case 'released':
+    case 'closed':
       return []
   }
 }

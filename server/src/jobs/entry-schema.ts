@@ -19,7 +19,7 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
     endReached: Joi.boolean(),
   },
   swap: { part: WORD.required(), to: Joi.string().max(200).allow('').required() },
-  confirm: { step: WORD.required(), count: Joi.number().integer().min(1).max(1000) },
+  confirm: { step: WORD.required(), count: Joi.number().integer().min(1).max(1000), well: Joi.boolean().valid(false) },
   skip: { step: WORD.required(), reason: Joi.string().max(500).allow('').required() },
   plan: {
     plan: WORD.required(),
@@ -56,6 +56,10 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
   correction: { strikes: WORD.required(), why: Joi.string().max(500).allow('') },
   note: { text: Joi.string().max(5000).allow('').required() },
   release: { initials: Joi.string().max(60).allow('').required() },
+  close: {
+    initials: Joi.string().max(60).allow('').required(),
+    why: Joi.string().max(1000).allow('').required(),
+  },
 }
 
 const schemaOf = (kind: EntryKind) =>

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { runLine } from '@overhaul/core/run-sheet/next'
+import { findingsOf, runLine } from '@overhaul/core/run-sheet/next'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
@@ -10,8 +10,9 @@ import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Drawer } from '../drawer/drawer.ts'
 import { ENTRIES } from './entry-schema.ts'
-import { type Ledger, summaryOf, workedJob } from './ledger.ts'
+import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
+import { LAST_SEQ, summaryOf, workedJob } from './summary.ts'
 
 const NEW_JOB = Joi.object<{ brakeId: string; complaint?: string }>({
   brakeId: Joi.string().required(),
@@ -38,14 +39,26 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
 
   router.get('/', async (request, response) => {
     const { brakeId } = validate(Joi.object<{ brakeId?: string }>({ brakeId: Joi.string() }), request.query, 'query')
-    response.json(
-      await db
-        .select()
-        .from(jobs)
-        .where(brakeId ? eq(jobs.brakeId, brakeId) : undefined)
-        .orderBy(desc(jobs.number)),
-    )
+    const rows = await db
+      .select({ job: jobs, lastSeq: LAST_SEQ })
+      .from(jobs)
+      .where(brakeId ? eq(jobs.brakeId, brakeId) : undefined)
+      .orderBy(desc(jobs.number))
+    response.json(await ledger.fresh(rows))
   })
+
+  /** What the last job on this brake found, if it was closed unreleased: it opens the next one. */
+  async function carriedOver(brakeId: string): Promise<string> {
+    const [last] = await db
+      .select({ job: jobs, lastSeq: LAST_SEQ })
+      .from(jobs)
+      .where(eq(jobs.brakeId, brakeId))
+      .orderBy(desc(jobs.number))
+      .limit(1)
+    if (!last?.job.closedAt) return ''
+    const [job] = await ledger.fresh([last])
+    return `Not to be ridden since job ${last.job.number}: ${(job?.summary.unfit ?? []).join('; ')}.`
+  }
 
   router.post('/', async (request, response) => {
     const { brakeId, complaint = '' } = validate(NEW_JOB, request.body)
@@ -57,15 +70,15 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
       id,
       number: sql`(SELECT coalesce(max(number), 100) + 1 FROM jobs)`,
       brakeId,
-      complaint,
+      complaint: [complaint, await carriedOver(brakeId)].filter(Boolean).join(' '),
       openedAt: new Date().toISOString(),
-      summary: summaryOf(workedJob({ hardware: brake.hardware, entries: [], learnt: {} })),
+      summary: summaryOf({ hardware: brake.hardware, entries: [], learnt: {} }),
     })
     const [row] = await insert.returning().catch(async (error) => {
       const [open] = await db
         .select()
         .from(jobs)
-        .where(and(eq(jobs.brakeId, brakeId), isNull(jobs.releasedAt)))
+        .where(and(eq(jobs.brakeId, brakeId), isNull(jobs.releasedAt), isNull(jobs.closedAt)))
       if (!isTaken(error) || !open) throw error
       const message = `Job ${open.number} is still open on this brake.`
       throw new HttpFault(409, { code: 'job-open', field: 'brakeId', message })
@@ -91,6 +104,7 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
         adjusters: state.adjusters,
         school: state.school,
         stations: runLine(worked, advice),
+        findings: findingsOf(worked, advice),
         next,
       },
     })

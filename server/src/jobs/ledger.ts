@@ -1,14 +1,15 @@
 import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { firstRefusal } from '@overhaul/core/run-sheet/admit'
-import { type Job, learntFrom, openJob, type Visit } from '@overhaul/core/run-sheet/job'
-import { runLine } from '@overhaul/core/run-sheet/next'
+import { learntFrom, type Visit } from '@overhaul/core/run-sheet/job'
 import type { Entry } from '@overhaul/core/stand/entries'
+import { endingOf } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
-import { and, asc, desc, eq, isNotNull, lt } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { notFound } from '../app/fault.ts'
-import { bicycles, brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
-import type { Store } from '../db/store.ts'
+import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
+import type { Statement, Store } from '../db/store.ts'
+import { isStale, type JobAt, summaryOf } from './summary.ts'
 
 /** A job held in memory while it is worked on: its hardware, its log, and what earlier visits left. */
 export interface OpenJob {
@@ -75,7 +76,13 @@ export class Ledger {
     const earlier = await db
       .select()
       .from(jobs)
-      .where(and(eq(jobs.brakeId, row.brake.id), isNotNull(jobs.releasedAt), lt(jobs.number, row.job.number)))
+      .where(
+        and(
+          eq(jobs.brakeId, row.brake.id),
+          or(isNotNull(jobs.releasedAt), isNotNull(jobs.closedAt)),
+          lt(jobs.number, row.job.number),
+        ),
+      )
       .orderBy(desc(jobs.number))
       .limit(MOST_VISITS)
     const visits = await Promise.all(
@@ -124,7 +131,7 @@ export class Ledger {
     return ok({ accepted: fresh.map((entry) => entry.id), known, entries: fresh })
   }
 
-  /** One statement writes them all, so that all stand or none; a release also closes the job. */
+  /** One batch writes them all, so that all stand or none; a release or a closing also ends the job, its strike opens it again. */
   private async write(open: OpenJob, fresh: readonly Entry[]): Promise<Outcome<true>> {
     const { db } = this.store
     const rows = fresh.map(({ seq = 0, ...entry }) => ({
@@ -133,20 +140,38 @@ export class Ledger {
       seq,
       entry: entry as Entry,
     }))
-    const insert = db.insert(entries).values(rows)
-    const release = fresh.find((entry) => entry.kind === 'release')
-    const released = release && { releasedAt: release.at }
-    try {
-      await this.store.write(
-        released ? [insert, db.update(jobs).set(released).where(eq(jobs.id, open.job.id))] : [insert],
+    const ended = endedAt([...open.entries, ...fresh])
+    const { releasedAt, closedAt } = open.job
+    const changes = ended.releasedAt !== releasedAt || ended.closedAt !== closedAt
+    const reopens = changes && ended.releasedAt === null && ended.closedAt === null
+    const newer = reopens ? await this.newerJob(open) : undefined
+    if (newer !== undefined) {
+      return refuse(
+        'newer-job',
+        'strikes',
+        `Job ${newer} was opened on this brake since: go on there, this one stays ended.`,
       )
+    }
+    const statements: Statement[] = [db.insert(entries).values(rows)]
+    if (changes) statements.push(db.update(jobs).set(ended).where(eq(jobs.id, open.job.id)))
+    try {
+      await this.store.write(statements)
     } catch (error) {
       const taken = await this.takenElsewhere(fresh)
       if (taken) return refuse('id-taken', 'id', `The entry id ${taken} belongs to another job.`)
       throw error
     }
-    if (released) Object.assign(open.job, released)
+    Object.assign(open.job, ended)
     return ok(true)
+  }
+
+  /** The number of a later job on the same brake, if there is one. */
+  private async newerJob({ job }: OpenJob): Promise<number | undefined> {
+    const [row] = await this.store.db
+      .select({ number: jobs.number })
+      .from(jobs)
+      .where(and(eq(jobs.brakeId, job.brakeId), gt(jobs.number, job.number)))
+    return row?.number
   }
 
   /** Entries not in the log yet, with their places in it; one refusal refuses all. */
@@ -190,8 +215,26 @@ export class Ledger {
 
   private async summarise(jobId: string): Promise<void> {
     const open = await this.open(jobId)
-    const summary = summaryOf(workedJob(open))
+    const summary = summaryOf(open)
     await this.store.db.update(jobs).set({ summary }).where(eq(jobs.id, jobId))
+    Object.assign(open.job, { summary })
+  }
+
+  /** Rows as a reader may show them: a summary older than its log is worked out first. */
+  async fresh(rows: readonly JobAt[]): Promise<(typeof jobs.$inferSelect)[]> {
+    return Promise.all(
+      rows.map(async (row) => {
+        if (!isStale(row)) return row.job
+        await this.summarise(row.job.id)
+        return (await this.open(row.job.id)).job
+      }),
+    )
+  }
+
+  /** What changed of a bicycle, told to its jobs held in memory. */
+  async changed(bicycleId: string, change: Partial<typeof bicycles.$inferSelect>): Promise<void> {
+    for (const held of await Promise.allSettled(this.held.values()))
+      if (held.status === 'fulfilled' && held.value.bicycle.id === bicycleId) Object.assign(held.value.bicycle, change)
   }
 
   /** Writes every summary still waiting; called before the store closes. */
@@ -203,18 +246,11 @@ export class Ledger {
   }
 }
 
-/** An open job worked out from its log. */
-export const workedJob = ({
-  hardware,
-  entries,
-  learnt,
-}: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): Outcome<Job> => openJob(hardware, entries, learnt)
-
-export function summaryOf(job: Outcome<Job>): JobSummary {
-  if (!job.ok) return { stations: [], nextSay: job.error.message }
-  const { advice, next } = job.value
-  const stations = runLine(job.value, advice)
-  if (next.kind === 'turn') return { stations, nextSay: 'Next turn is ready.' }
-  if (next.kind === 'mend') return { stations, nextSay: next.say }
-  return { stations, nextSay: next.kind === 'released' ? `Released by ${next.release.initials}.` : next.step.say }
+/** When a log ended its job, and how; neither while it is open. */
+function endedAt(log: readonly Entry[]): Pick<typeof jobs.$inferSelect, 'releasedAt' | 'closedAt'> {
+  const ending = endingOf(log)
+  return {
+    releasedAt: ending?.kind === 'release' ? ending.at : null,
+    closedAt: ending?.kind === 'close' ? ending.at : null,
+  }
 }

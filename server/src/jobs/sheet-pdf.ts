@@ -1,7 +1,8 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import { orThrow } from '../app/fault.ts'
-import { type OpenJob, workedJob } from './ledger.ts'
+import type { OpenJob } from './ledger.ts'
+import { workedJob } from './summary.ts'
 import { TypeSetter } from './type-setter.ts'
 
 const MARK_WORDS = {
@@ -27,15 +28,16 @@ export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length
   )
   const page = await TypeSetter.start(sheet.heading, `Overhaul job sheet · ${sheet.heading} · times in UTC`)
   page.write(sheet.heading, 'label', 18)
-  page.write(sheet.released ?? 'Not released: work in progress, do not ride.', 'bold', 11)
+  page.write(sheet.released ?? sheet.closed ?? 'Not released: work in progress, do not ride.', 'bold', 11)
+  for (const finding of sheet.unfit) page.write(`• ${finding}`)
   page.write(`Complaint: ${sheet.complaint || 'none given'}. Bite school: ${sheet.school}.`)
 
   page.heading('Cautions')
   for (const caution of sheet.cautions) page.write(`• ${caution}`)
 
-  page.heading('Readings, before and after')
+  page.heading('Readings, as found and as left')
   const columns = [3, 2, 2, 3, 2]
-  page.row(['reading', 'found', 'left', 'window', 'state'], columns, 'bold')
+  page.row(['reading', 'as found', 'as left', 'window', 'state'], columns, 'bold')
   for (const each of sheet.readings)
     page.row([each.title, each.found, each.left, each.window, MARK_WORDS[each.mark]], columns)
   if (sheet.readings.length === 0) page.write('Nothing measured yet.')

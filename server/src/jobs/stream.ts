@@ -33,6 +33,12 @@ export class Streams {
     }
   }
 
+  /** Something else that a screen open on this job shows, such as its bicycle’s name. */
+  tell(jobId: string, name: string, data: unknown): void {
+    for (const response of this.listeners.get(jobId) ?? [])
+      response.write(`event: ${name}\ndata: ${JSON.stringify(data)}\n\n`)
+  }
+
   close(): void {
     for (const listening of this.listeners.values()) for (const response of listening) response.end()
   }

@@ -49,7 +49,13 @@ export interface JobRow {
   readonly complaint: string
   readonly openedAt: string
   readonly releasedAt: string | null
-  readonly summary: { readonly stations: readonly StationStatus[]; readonly nextSay: string }
+  /** Ended without a release: not to be ridden. */
+  readonly closedAt: string | null
+  readonly summary: {
+    readonly stations: readonly StationStatus[]
+    readonly nextSay: string
+    readonly unfit?: readonly string[]
+  }
 }
 
 export interface RackBicycle {

@@ -35,6 +35,12 @@ export function heard(jobId: string, entries: readonly Entry[]): void {
   })
 }
 
+/** The bicycle of a job was given another name, here or elsewhere. */
+export function renamed(jobId: string, bicycle: JobRecord['bicycle']): void {
+  queryClient.setQueryData<JobRecord>(jobKey(jobId), (record) => record && { ...record, bicycle })
+  refreshRack().catch(() => undefined)
+}
+
 /** Fetches what a job's record still lacks. */
 export async function catchUp(jobId: string): Promise<void> {
   const record = queryClient.getQueryData<JobRecord>(jobKey(jobId))

@@ -1,6 +1,7 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
-import { catchUp, heard, knownLast } from './queries.ts'
+import type { JobRecord } from './api.ts'
+import { catchUp, heard, knownLast, renamed } from './queries.ts'
 
 const SILENCE_MS = 30_000
 const AGAIN_MS = 1500
@@ -27,6 +28,10 @@ export function useJobStream(jobId: string, ready: boolean): void {
       source = new EventSource(`/api/jobs/${jobId}/stream?after=${knownLast(jobId)}`)
       source.addEventListener('entry', (event) => {
         heard(jobId, [JSON.parse((event as MessageEvent<string>).data) as Entry])
+        again(SILENCE_MS)
+      })
+      source.addEventListener('bicycle', (event) => {
+        renamed(jobId, JSON.parse((event as MessageEvent<string>).data) as JobRecord['bicycle'])
         again(SILENCE_MS)
       })
       source.addEventListener('beat', () => again(SILENCE_MS))

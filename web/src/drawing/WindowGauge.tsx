@@ -92,6 +92,14 @@ export function WindowGauge(props: GaugeProps) {
           strokeWidth="2.2"
         />
       )}
+      {window?.wanted && (
+        <path
+          d={`M${x(window.wanted.low)},${LINE}H${x(window.wanted.high)}m0,-9v9`}
+          fill="none"
+          stroke="var(--in)"
+          strokeWidth="3"
+        />
+      )}
       {earlier.slice(-6).map((each, index) => (
         <line key={index} x1={x(each)} x2={x(each)} y1={LINE - 8} y2={LINE} stroke="var(--slate)" strokeWidth="2" />
       ))}

@@ -1,7 +1,7 @@
 import { CALCULATIONS } from '@overhaul/core/calculations/registry'
 import { bookDimensions, FAMILIES, fitFamily } from '@overhaul/core/families/registry'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import { STEPS } from '@overhaul/core/run-sheet/steps'
+import { STEPS, sayOf } from '@overhaul/core/run-sheet/steps/steps'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { amountOf, convertSchool, parseSchool, SCHOOLS } from '@overhaul/core/stand/schools'
 import { vocabulary } from '@overhaul/core/tape/tape'
@@ -40,7 +40,7 @@ export default function HandbookPage() {
   const [search, setSearch] = useState('')
   const found = (...texts: readonly string[]) => texts.join(' ').toLowerCase().includes(search.trim().toLowerCase())
   const cautions = Object.values(CAUTIONS).filter((each) => found(each.text))
-  const steps = STEPS.filter((each) => found(each.title, each.say, each.why))
+  const steps = STEPS.filter((each) => found(each.title, sayOf(each), each.why))
   const calculations = CALCULATIONS.filter((each) => found(each.id, each.title, each.summary))
   const family = FAMILIES[0]
   const model = family && fitFamily(family.id, bookDimensions(family))
@@ -74,7 +74,7 @@ export default function HandbookPage() {
                     <b>{step.title}</b>
                   </td>
                   <td>
-                    {step.say}
+                    {sayOf(step)}
                     <br />
                     <Slate>{step.why}</Slate>
                   </td>

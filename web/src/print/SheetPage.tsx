@@ -65,8 +65,15 @@ export default function SheetPage() {
       <div>
         <h1>{sheet.heading}</h1>
         <p>
-          <b>{sheet.released ?? 'Not released: work in progress, do not ride.'}</b>
+          <b>{sheet.released ?? sheet.closed ?? 'Not released: work in progress, do not ride.'}</b>
         </p>
+        {sheet.unfit.length > 0 && (
+          <ul aria-label="Not to be ridden">
+            {sheet.unfit.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+        )}
         <p>
           Complaint: {sheet.complaint || 'none given'}. Bite school: {sheet.school}.
         </p>
@@ -80,13 +87,13 @@ export default function SheetPage() {
         </Cautions>
       </section>
       <section>
-        <Label>Readings, before and after</Label>
+        <Label>Readings, as found and as left</Label>
         <Table>
           <thead>
             <tr>
               <th>reading</th>
-              <th>found</th>
-              <th>left</th>
+              <th>as found</th>
+              <th>as left</th>
               <th>window</th>
               <th>state</th>
             </tr>

@@ -155,10 +155,10 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
       <Slate>{bicycle.description}</Slate>
       {bicycle.brakes.map((brake) => (
         <BrakeRow key={brake.id}>
-          {brake.job && !brake.job.releasedAt && <JobMarks job={brake.job} />}
+          {isOpen(brake.job) && <JobMarks job={brake.job} />}
           <span style={{ font: '600 17px/1 var(--label)' }}>{brake.end}</span>
           {brake.job ? <JobState job={brake.job} /> : <Slate>{brake.family}, no job yet</Slate>}
-          {brake.job && !brake.job.releasedAt ? (
+          {isOpen(brake.job) ? (
             <OpenLink
               to={`/stand/${brake.job.id}`}
               aria-label={`Open job ${brake.job.number}, ${bicycle.name} ${brake.end}`}
@@ -174,8 +174,25 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
   )
 }
 
+const isOpen = (job: JobRow | null): job is JobRow => job !== null && !job.releasedAt && !job.closedAt
+
+/** Closed unreleased: said first, with what was found. */
+function Unfit({ job }: { job: JobRow }) {
+  return (
+    <div style={{ minWidth: 0 }}>
+      <b style={{ color: 'var(--out)' }}>Not to be ridden</b>
+      <ul>
+        {(job.summary.unfit ?? []).map((each) => (
+          <li key={each}>{each}</li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
 function JobState({ job }: { job: JobRow }) {
   const said = job.complaint || job.summary.nextSay
+  if (job.closedAt) return <Unfit job={job} />
   return <div style={{ minWidth: 0 }}>{job.releasedAt ? <Slate>{job.summary.nextSay}</Slate> : said}</div>
 }
 

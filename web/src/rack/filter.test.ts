@@ -9,6 +9,7 @@ const job = (more: Partial<JobRow>): JobRow => ({
   complaint: 'Rubs on the left',
   openedAt: '2026-03-01T09:00:00Z',
   releasedAt: null,
+  closedAt: null,
   summary: { stations: [{ id: 'centre', title: 'Centre', mark: 'low' }], nextSay: '' },
   ...more,
 })
@@ -40,6 +41,10 @@ describe('the rack’s search', () => {
     ['out', job({ summary: { stations: [], nextSay: '' } }), false],
     ['released', job({ releasedAt: '2026-03-01T10:00:00Z' }), true],
     ['released', null, false],
+    ['unfit', job({ closedAt: '2026-03-01T10:00:00Z' }), true],
+    ['unfit', job({}), false],
+    ['open', job({ closedAt: '2026-03-01T10:00:00Z' }), false],
+    ['released', job({ closedAt: '2026-03-01T10:00:00Z' }), false],
     ['all', null, true],
   ])('%s', (filter, row, found) => {
     expect(matches(bicycle(row), '', filter)).toBe(found)

@@ -5,6 +5,7 @@ export const FILTERS = [
   { id: 'all', title: 'all' },
   { id: 'open', title: 'job open' },
   { id: 'out', title: 'out of window' },
+  { id: 'unfit', title: 'not to be ridden' },
   { id: 'released', title: 'released' },
 ] as const
 
@@ -14,11 +15,12 @@ const jobsOf = (bicycle: RackBicycle) => bicycle.brakes.flatMap(({ job }) => (jo
 
 function inPart(bicycle: RackBicycle, filter: FilterId): boolean {
   const jobs = jobsOf(bicycle)
-  const open = jobs.filter((job) => !job.releasedAt)
+  const open = jobs.filter((job) => !job.releasedAt && !job.closedAt)
+  if (filter === 'unfit') return jobs.some((job) => job.closedAt)
   if (filter === 'open') return open.length > 0
   if (filter === 'out')
     return open.some((job) => job.summary.stations.some(({ mark }) => mark === 'low' || mark === 'high'))
-  return filter === 'all' || (jobs.length > 0 && open.length === 0)
+  return filter === 'all' || (jobs.length > 0 && jobs.every((job) => job.releasedAt))
 }
 
 /** Whether a bicycle is in this part of the rail and every word sought begins a word on its tag. */

@@ -1,11 +1,13 @@
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
-import type { Step } from '@overhaul/core/run-sheet/steps'
+import type { Step } from '@overhaul/core/run-sheet/steps/step'
+import { LOOSENED, stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { SWAPPED_PARTS } from '@overhaul/core/stand/depends'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { READINGS } from '@overhaul/core/stand/readings'
 import { type FormEvent, type ReactNode, useState } from 'react'
 import styled from 'styled-components'
 import { Choose, Complaint, Field, foldSummary, Press } from '../ui/parts.tsx'
+import { CloseUnreleased } from './next/parts.tsx'
 
 const Fold = styled.details`
   border-top: 1px solid var(--rule);
@@ -28,6 +30,8 @@ interface Props {
   readonly steps: readonly Step[]
   readonly write: (bodies: readonly EntryBody[]) => boolean
 }
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 const Written = ({ onWrite, children }: { onWrite: () => void; children: ReactNode }) => (
   <Line
@@ -97,9 +101,14 @@ export function Also({ length, steps, write }: Props) {
       <summary>Write something else</summary>
       <Line as="div">
         <Press onPress={() => write([{ kind: 'confirm', step: 'squeezes', count: 10 }])}>Squeezed ten times</Press>
+        {Object.values(LOOSENED).map((step) => (
+          <Press key={step} onPress={() => write([{ kind: 'confirm', step }])}>
+            {sentence(stepTitle(step))}
+          </Press>
+        ))}
         {SWAPPED_PARTS.filter((part) => part !== 'rotor').map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
-            {`${part.charAt(0).toUpperCase()}${part.slice(1)} replaced`}
+            {`${sentence(part)} replaced`}
           </Press>
         ))}
       </Line>
@@ -139,6 +148,9 @@ export function Also({ length, steps, write }: Props) {
         </Choose>
         <TextField label="reason" value={reason} onChange={setReason} placeholder="reason" />
       </Written>
+      <Line as="div">
+        <CloseUnreleased write={write} />
+      </Line>
       {fault && <Complaint>{fault}</Complaint>}
     </Fold>
   )

@@ -180,7 +180,8 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
 const at = (x: number | undefined, y: number | undefined): Point => [x ?? 0, y ?? 0]
 
 /** The family's own calculation with this brake's dimensions, at the gaps as they were last measured. */
-function geometryOf({ dimensions: d, state, family }: Job) {
+function geometryOf({ dimensions: d, here, state, family }: Job) {
+  const { cableSide } = here.traits
   const gap = (id: string) => (typeof state.readings[id]?.value === 'number' ? (state.readings[id].value as number) : 1)
   const gaps = { gapLeftMm: gap('gapLeft'), gapRightMm: gap('gapRight') }
   if (family.id === 'linear-pull') {
@@ -190,15 +191,37 @@ function geometryOf({ dimensions: d, state, family }: Job) {
   const { caliperReachMm = 0, secondPivotMm, cableOffsetMm = 0, barrelHeightMm, anchorHeightMm, rimWidthMm = 0 } = d
   return {
     names: ['caliperReachMm', 'secondPivotMm', 'cableOffsetMm', 'barrelHeightMm', 'anchorHeightMm', 'rimWidthMm'],
-    worked: caliper.work({
-      pivotLeft: at(0, 0),
-      pivotRight: at(secondPivotMm, 0),
-      padFaceLeft: at(-rimWidthMm / 2, -caliperReachMm),
-      padFaceRight: at(rimWidthMm / 2, -caliperReachMm),
-      cableLeft: at(-cableOffsetMm, barrelHeightMm),
-      cableRight: at(-cableOffsetMm, anchorHeightMm),
-      ...gaps,
-    }),
+    worked: caliper.work(
+      sidesAsBuilt(
+        cableSide,
+        {
+          pivotLeft: at(0, 0),
+          pivotRight: at(secondPivotMm, 0),
+          padFaceLeft: at(-rimWidthMm / 2, -caliperReachMm),
+          padFaceRight: at(rimWidthMm / 2, -caliperReachMm),
+          cableLeft: at(-cableOffsetMm, barrelHeightMm),
+          cableRight: at(-cableOffsetMm, anchorHeightMm),
+        },
+        gaps,
+      ),
+    ),
+  }
+}
+
+type Sides = Readonly<Record<`${'pivot' | 'padFace' | 'cable'}${'Left' | 'Right'}`, Point>>
+
+/** Points of a caliper whose cable comes to the left, or the same built the other way round. */
+function sidesAsBuilt(cableSide: string | undefined, left: Sides, gaps: { gapLeftMm: number; gapRightMm: number }) {
+  if (cableSide !== 'right') return { ...left, ...gaps }
+  const flip = ([x, y]: Point): Point => [-x, y]
+  return {
+    pivotLeft: flip(left.pivotRight),
+    pivotRight: flip(left.pivotLeft),
+    padFaceLeft: flip(left.padFaceRight),
+    padFaceRight: flip(left.padFaceLeft),
+    cableLeft: flip(left.cableRight),
+    cableRight: flip(left.cableLeft),
+    ...gaps,
   }
 }
 

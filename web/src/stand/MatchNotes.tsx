@@ -27,18 +27,22 @@ export function MatchNotes({ job, length, onWorked }: Props) {
     linkageRatio,
     handForceN,
     decelerationG,
+    gapMm,
+    wetHandForceN,
+    wetDecelerationG,
     worked,
   } = match.value
   const measured = ['leverPull', 'leverFinger', 'leverReach', 'ridersMass'].every((id) => job.state.readings[id])
   const figures: readonly (readonly [string, string])[] = [
     [
-      'finger travel at contact',
+      `finger travel at contact, pads ${showQuantity(gapMm, 'mm', length)} off`,
       `${showQuantity(contactTravelMm, 'mm', length)}, ${Math.round(100 * contactShare)} % of the reach`,
     ],
-    ['reserve at a hard squeeze', showQuantity(reserveMm, 'mm', length)],
+    ['reserve at the squeeze this stop needs', showQuantity(reserveMm, 'mm', length)],
     ['lever, finger over cable arm', `${leverage.toFixed(2)} : 1`],
     ['linkage, cable over pads', `${linkageRatio.toFixed(2)} : 1`],
     [`finger force for ${decelerationG.toFixed(2)} g`, `${Math.round(handForceN)} N`],
+    [`the same in the wet, for ${wetDecelerationG.toFixed(2)} g`, `${Math.round(wetHandForceN)} N`],
   ]
   return (
     <section aria-label="Lever and brake">

@@ -10,7 +10,7 @@ const reachLines = (stand: Stand): readonly string[] => {
 }
 
 const cutLines = ({ state, dimensions, model }: Stand): readonly string[] => {
-  const route = routeOf(state.route, dimensions, model.throw.hardTensionN)
+  const route = routeOf(state.route, dimensions, model.throw.squeezeTensionN)
   return state.route.length > 0 && route.ok ? route.value.cuts : []
 }
 

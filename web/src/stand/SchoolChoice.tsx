@@ -26,7 +26,7 @@ export function SchoolChoice({ id, state, write }: Props) {
       <Label as="span">School: {choice.title}</Label>
       <Choose
         aria-label={`School: ${choice.title}`}
-        disabled={state.released !== undefined}
+        disabled={state.ended !== undefined}
         value={state.chosen[id]}
         onChange={(event) => write([{ kind: 'swap', part: partOf(choice), to: event.target.value }])}
       >

@@ -131,7 +131,7 @@ export function Stand({ open }: { open: OpenJob }) {
   useEffect(() => setSeen(undefined), [stationOfNext])
 
   const q = useMemo(() => inputsNow(job), [job])
-  const full = useMemo(() => fullTravel(q, job.model.squeeze, reach), [q, job, reach])
+  const full = useMemo(() => fullTravel(q, job.model, reach), [q, job, reach])
   const squeeze = useSqueeze(full)
   const pose = useMemo(() => job.model.squeeze(q, squeeze.travelMm), [job, q, squeeze.travelMm])
   const outline = useMemo(() => job.model.outline(pose), [job, pose])
@@ -144,15 +144,14 @@ export function Stand({ open }: { open: OpenJob }) {
     if (!refused) drawing.current?.focus({ preventScroll: true })
     return !refused
   }
-  const save = (squeezed: boolean) => {
+  const save = (first?: EntryBody) => {
     const bodies = drafts.bodies()
     if (!bodies.ok) {
       setFault(bodies.error.message)
       return
     }
     if (bodies.value.length === 0) return
-    const first: readonly EntryBody[] = squeezed ? [{ kind: 'confirm', step: 'squeezes', count: 10 }] : []
-    if (write([...first, ...bodies.value])) drafts.drop()
+    if (write(first ? [first, ...bodies.value] : bodies.value)) drafts.drop()
   }
 
   useKeys({
@@ -163,6 +162,7 @@ export function Stand({ open }: { open: OpenJob }) {
       )?.focus(),
     tape: () => tape.current?.focus(),
     didIt: () => document.querySelector<HTMLButtonElement>('[data-key="did-it"]')?.click(),
+    notWell: () => document.querySelector<HTMLButtonElement>('[data-key="not-well"]')?.click(),
     undo: () => setPicked(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
     working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
     help: () => setHelp((now) => !now),
@@ -191,7 +191,7 @@ export function Stand({ open }: { open: OpenJob }) {
     record.hardware.practiceSeed === undefined
       ? undefined
       : (readings: readonly string[]) => {
-          const shown = practiceGauge(record.hardware, job.dimensions, job.state.standing)
+          const shown = practiceGauge(record.hardware, job.dimensions, job.here, job.state.standing)
           const wanted = readings.includes('gapLeft') ? [...readings, FIRST_TOUCH.id] : readings
           for (const id of wanted) {
             const value = shown?.[id]
@@ -203,7 +203,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const shownReadings = STATIONS.find((each) => each.id === station)?.readings ?? []
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
   const bite = job.state.readings.biteTravel?.value
-  const released = job.state.released !== undefined
+  const ended = job.state.ended !== undefined
 
   const plans = usePlans(job, record.job.id, drafts)
   const mounting = station === 'mount' && job.family.mount === 'centre-bolt' && lastSeen(job.state, WORK.id) === 'fit'
@@ -287,8 +287,8 @@ export function Stand({ open }: { open: OpenJob }) {
               turn={turn}
               length={length}
               drafts={drafts}
-              locked={released}
-              onSave={() => save(false)}
+              locked={ended}
+              onSave={() => save()}
               onWhy={(reading) => setSubject({ kind: 'reading', reading })}
             />
             <FirstTouch
@@ -354,9 +354,8 @@ function FirstTouch({ touch, stale, shown }: { touch: number | string | undefine
 }
 
 /** The travel at which a hard squeeze ends: the bar, or the hand's own strength. */
-function fullTravel(q: Float64Array, squeezeTo: OpenJob['job']['model']['squeeze'], reach: number): number {
-  const HARD_TENSION_N = 160
+function fullTravel(q: Float64Array, { squeeze, throw: { squeezeTensionN } }: OpenJob['job']['model'], reach: number) {
   let travel = 0
-  while (travel < reach && squeezeTo(q, travel).tensionN < HARD_TENSION_N) travel += 1
+  while (travel < reach && squeeze(q, travel).tensionN < squeezeTensionN) travel += 1
   return Math.min(travel, reach)
 }

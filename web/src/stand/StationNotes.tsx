@@ -2,7 +2,7 @@ import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import { type StepState, sheetOf } from '@overhaul/core/run-sheet/next'
 import type { StationId } from '@overhaul/core/run-sheet/stations'
 import { showQuantity } from '@overhaul/core/stand/describe'
-import { amountOf, convertSchool, SCHOOLS, settingOf, writeSchool } from '@overhaul/core/stand/schools'
+import { amountOf, convertSchool, SCHOOLS, settingOf, usualOf, writeSchool } from '@overhaul/core/stand/schools'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { Mark, type Shape } from '../drawing/Mark.tsx'
@@ -73,15 +73,15 @@ export function StationNotes({ job, jobId, station, length, write, onWorked, chi
       <Learnt job={job} shown={station === 'bite' || station === 'centre'} />
       <Label>At this station</Label>
       <Steps>
-        {steps.map(({ step, state: at, cause }) => (
+        {steps.map(({ step, state: at, cause, remark }) => (
           <li key={step.id}>
             <Mark shape={SHAPES[at]} size={20} label={at} />
             <span>{step.title}</span>
-            <Slate>{state.skipped[step.id] ?? cause ?? (at === 'done' ? 'done' : '')}</Slate>
+            <Slate>{state.skipped[step.id] ?? cause ?? remark ?? (at === 'done' ? 'done' : '')}</Slate>
           </li>
         ))}
       </Steps>
-      {!state.released && <Also length={length} steps={sheet.map((each) => each.step)} write={write} />}
+      {!state.ended && <Also length={length} steps={sheet.map((each) => each.step)} write={write} />}
     </Notes>
   )
 }
@@ -110,7 +110,7 @@ function SchoolSwitch({ job, length, write }: Pick<NotesProps, 'job' | 'length' 
       <Label as="span">Bite school</Label>
       <Choose
         aria-label="Bite school"
-        disabled={job.state.released !== undefined}
+        disabled={job.state.ended !== undefined}
         value={school.school}
         onChange={(event) => {
           const chosen = SCHOOLS.find((each) => each.id === event.target.value)
@@ -129,12 +129,31 @@ function SchoolSwitch({ job, length, write }: Pick<NotesProps, 'job' | 'length' 
         })}
       </Choose>
       <Slate>
-        first touch at {mm(setting.travelMm)}, {mm(setting.cableMm)} of cable, {mm(setting.gapMm)} each side
+        On this brake: first touch at {mm(setting.travelMm)} ({Math.round(100 * setting.share)} % of the reach),{' '}
+        {mm(setting.cableMm)} of cable, {mm(setting.gapMm)} each side
       </Slate>
+      <Others job={job} mm={mm} />
       <span>
         Clamping anew: hold both pads to the rim, let <b>{mm(setting.cableMm)}</b> of cable back through the anchor,
         tighten. <Slate>By the book’s linkage; the next turns trim it.</Slate>
       </span>
     </Schools>
+  )
+}
+
+/** How short or long the other schools’ usual figures come out on this very brake. */
+function Others({ job, mm }: Pick<NotesProps, 'job'> & { mm: (value: number) => string }) {
+  const { school } = job.state
+  return (
+    <Slate>
+      Usual figures on this brake:{' '}
+      {SCHOOLS.filter((each) => each.id !== school.school)
+        .map((each) => {
+          const { travelMm, gapMm } = settingOf(usualOf(each.id), job.model.throw)
+          return `${each.title} ${mm(travelMm)} of finger, ${mm(gapMm)} a side`
+        })
+        .join('; ')}
+      .
+    </Slate>
   )
 }

@@ -14,7 +14,7 @@ const SAYS: Readonly<Record<string, string>> = {
 /** What the job is for; it decides which steps stand on its sheet. */
 export function WorkSwitch({ job, write }: { job: Job; write: (bodies: readonly EntryBody[]) => boolean }) {
   const work = lastSeen(job.state, WORK.id) ?? 'adjust'
-  if (job.state.released) return null
+  if (job.state.ended) return null
   return (
     <div style={{ padding: '10px 0' }}>
       <Options

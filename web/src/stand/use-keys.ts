@@ -6,6 +6,7 @@ export interface KeyActions {
   readonly measure: () => void
   readonly tape: () => void
   readonly didIt: () => void
+  readonly notWell: () => void
   readonly undo: () => void
   readonly working: () => void
   readonly help: () => void
@@ -20,7 +21,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Space', 'squeeze the lever (while the drawing has focus)'],
   ['m', 'measure: go to the first reading asked for'],
   ['t', 'tape'],
-  ['d', 'did it'],
+  ['d', 'did it; it is well'],
+  ['n', 'it is not well'],
   ['u', 'undo the last entry'],
   ['w', 'working: why, with numbers and sources'],
   ['1 … 9, 0, -', 'stations in working order'],
@@ -47,6 +49,7 @@ export function useKeys(actions: KeyActions): void {
         m: act.measure,
         t: act.tape,
         d: act.didIt,
+        n: act.notWell,
         u: act.undo,
         w: act.working,
         '?': act.help,

@@ -1,6 +1,6 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { stepTitle } from '@overhaul/core/run-sheet/steps'
+import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { describe } from '@overhaul/core/stand/describe'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { FoldedEntry } from '@overhaul/core/stand/fold'
@@ -73,7 +73,7 @@ export function Log({ job, length, waiting, write, picked, onPick }: Props) {
         chosen={chosen}
         said={describe(chosen.entry, naming)}
         write={write}
-        locked={job.state.released !== undefined}
+        locked={job.state.ended !== undefined && job.state.ended.id !== chosen.entry.id}
         onClose={() => onPick(undefined)}
       />
     )

@@ -1,6 +1,6 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { stepTitle } from '@overhaul/core/run-sheet/steps'
+import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { describe } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { complete, readTape } from '@overhaul/core/tape/tape'
@@ -143,8 +143,8 @@ export function Tape({ jobId, job, length, input, write, onDone }: Props) {
         aria-controls="tape-words"
         aria-autocomplete="list"
         aria-describedby="tape-echo"
-        disabled={job.state.released !== undefined}
-        placeholder={job.state.released ? 'released' : 'gl 1.0  gr 1.9  bite 22'}
+        disabled={job.state.ended !== undefined}
+        placeholder={job.state.released ? 'released' : job.state.closed ? 'closed' : 'gl 1.0  gr 1.9  bite 22'}
         onChange={(event) => {
           setText(event.target.value)
           setOpen(true)

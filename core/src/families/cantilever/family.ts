@@ -18,14 +18,15 @@ export const cantileverFamily: Family = {
     length('cableOutMm', 'boss to straddle end, outward', 16, -25, 60),
     length('cableUpMm', 'boss to straddle end, up', 48, 5, 90),
     length('padHeightMm', 'boss to pad, up', 28, 12, 60),
-    length('straddleMm', 'straddle cable, end to end', 144, 60, 400),
+    length('straddleMm', 'straddle cable, end to end', 136, 60, 400),
     ...SPRING_DIMENSIONS,
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, brakeStiffness: 200 }),
   ],
-  fit(d) {
+  traits: [],
+  fit(d, { end }) {
     const linkage = cantileverLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), springScrew('left', d), springHole('left', d), springHole('right', d)]
-    return ok(rimModel(d, linkage.value, adjusters, cantileverOutline(d, linkage.value)))
+    return ok(rimModel(d, end, linkage.value, adjusters, cantileverOutline(d, linkage.value)))
   },
 }

@@ -14,17 +14,18 @@ export const centrePullFamily: Family = {
   mount: 'centre-bolt',
   track: 'rim',
   dimensions: [
-    length('caliperReachMm', 'pivots to pad, straight down', 52, 30, 100),
+    length('caliperReachMm', 'pivots to pad, straight down', 42, 30, 100),
     length('pivotSpacingMm', 'pivot to pivot', 46, 20, 90),
     length('cableAcrossMm', 'pivot to straddle end, across', 64, 25, 110),
-    length('cableUpMm', 'pivot to straddle end, up', 38, -10, 70),
-    length('straddleMm', 'straddle cable, end to end', 118, 40, 400),
+    length('cableUpMm', 'pivot to straddle end, up', 42, -10, 70),
+    length('straddleMm', 'straddle cable, end to end', 106, 40, 400),
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 300 }),
   ],
-  fit(d) {
+  traits: [],
+  fit(d, { end }) {
     const linkage = centrePullLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)]
-    return ok(rimModel(d, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
+    return ok(rimModel(d, end, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
   },
 }

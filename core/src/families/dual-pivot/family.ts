@@ -1,11 +1,11 @@
 import { preloadPerTurn } from '../../mechanics/spring.ts'
 import { ok } from '../../outcome/outcome.ts'
-import type { AdjusterSpec, Dimensions, Family } from '../family.ts'
+import type { AdjusterSpec, Dimensions, Family, Here } from '../family.ts'
 import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
 import { length } from '../rim/parts.ts'
-import { sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
+import { CABLE_SIDE, sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
 
 /** One screw shifts the coupling of the arms: both pads move to one side; which one differs by design. */
 const centringScrew = (d: Dimensions): AdjusterSpec => ({
@@ -27,7 +27,8 @@ const centringScrew = (d: Dimensions): AdjusterSpec => ({
   price: 0.01,
 })
 
-export const dualPivotLinkage = (d: Dimensions) => sidePullLinkage(d as never, [d.secondPivotMm as number, 0])
+export const dualPivotLinkage = (d: Dimensions, here: Here) =>
+  sidePullLinkage(d as never, [d.secondPivotMm as number, 0], here)
 
 /** One arm on the mounting bolt, one on a second pivot at its side; coupled, so that both pads move together. */
 export const dualPivotFamily: Family = {
@@ -36,9 +37,9 @@ export const dualPivotFamily: Family = {
   mount: 'centre-bolt',
   track: 'rim',
   dimensions: [
-    length('caliperReachMm', 'mounting bolt to pad', 52, 30, 90),
-    length('secondPivotMm', 'mounting bolt to second pivot', 25, 8, 45),
-    length('cableOffsetMm', 'mounting bolt to cable, sideways', 58, 20, 80),
+    length('caliperReachMm', 'mounting bolt to pad', 49, 30, 90),
+    length('secondPivotMm', 'mounting bolt to second pivot', 28, 8, 45),
+    length('cableOffsetMm', 'mounting bolt to cable, sideways', 62, 20, 80),
     length('barrelHeightMm', 'barrel’s end above the bolt', 30, 5, 60),
     length('anchorHeightMm', 'anchor above the bolt', 8, -30, 40),
     length('screwPitchMm', 'centring screw pitch', 0.7, 0.3, 1.5),
@@ -46,13 +47,15 @@ export const dualPivotFamily: Family = {
     { ...length('screwTravelTurns', 'centring screw travel', 5, 1, 15), unit: 'turn' },
     ...withBook(RIM_DIMENSIONS, { brakeStiffness: 250, leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20 }),
   ],
-  fit(d) {
-    const linkage = dualPivotLinkage(d)
+  traits: [CABLE_SIDE],
+  fit(d, here) {
+    const linkage = dualPivotLinkage(d, here)
     if (!linkage.ok) return linkage
-    const [x, y] = linkage.value.right.pivot
+    const [x, y] = [d.secondPivotMm as number, 0]
     const outline = sidePullOutline(
       d,
       linkage.value,
+      here,
       [
         {
           kind: 'line',
@@ -66,6 +69,6 @@ export const dualPivotFamily: Family = {
       { centringScrew: [x + 8, y + 14], caliper: [0, 0] },
     )
     const whole: AdjusterSpec = { ...wholeCaliper(d.caliperReachMm as number), lastResort: true, price: 0.05 }
-    return ok(rimModel(d, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
+    return ok(rimModel(d, here.end, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
   },
 }

@@ -1,5 +1,5 @@
 import { type Outcome, ok } from '../../outcome/outcome.ts'
-import type { DimensionSpec, Dimensions, Family, FamilyModel } from '../family.ts'
+import type { DimensionSpec, Dimensions, Family, FamilyModel, Here } from '../family.ts'
 import { cableAdjusters, SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
@@ -14,7 +14,7 @@ const ARM_DIMENSIONS: readonly DimensionSpec[] = [
   length('padStandoffMm', 'boss to pad face, square to the arm', 28, 5, 50),
 ]
 
-function fit(d: Dimensions): Outcome<FamilyModel> {
+function fit(d: Dimensions, { end }: Here): Outcome<FamilyModel> {
   const linkage = linearPullLinkage(d as never)
   if (!linkage.ok) return linkage
   const adjusters = [
@@ -24,7 +24,7 @@ function fit(d: Dimensions): Outcome<FamilyModel> {
     springHole('left', d),
     springHole('right', d),
   ]
-  return ok(rimModel(d, linkage.value, adjusters, linearPullOutline(d, linkage.value)))
+  return ok(rimModel(d, end, linkage.value, adjusters, linearPullOutline(d, linkage.value)))
 }
 
 export const linearPullFamily: Family = {
@@ -33,5 +33,6 @@ export const linearPullFamily: Family = {
   mount: 'boss',
   track: 'rim',
   dimensions: [...ARM_DIMENSIONS, ...SPRING_DIMENSIONS, ...RIM_DIMENSIONS],
+  traits: [],
   fit,
 }

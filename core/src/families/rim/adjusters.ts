@@ -144,4 +144,5 @@ export const RIM_DISTURBANCES: FamilyModel['disturbances'] = {
   wheel: { offset: 1.5 },
   pads: { cable: 4, balance: 0.03 },
   cable: { cable: 6, freePlay: 0.5 },
+  mount: { balance: 0.06 },
 }

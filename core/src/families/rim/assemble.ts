@@ -1,8 +1,8 @@
 import { type Arm, type Linkage, linkageRatio, tieRates } from '../../mechanics/linkage.ts'
 import { refuse } from '../../outcome/outcome.ts'
-import type { AdjusterSpec, Dimensions, FamilyModel, PadArm } from '../family.ts'
+import type { AdjusterSpec, Dimensions, End, FamilyModel, PadArm } from '../family.ts'
 import { RIM_BEDDING, RIM_DISTURBANCES } from './adjusters.ts'
-import { RIM_INPUTS, RIM_READINGS, rimReadings, rimSqueeze, rimThrow } from './model.ts'
+import { pull, RIM_INPUTS, RIM_READINGS, rimReadings, rimSqueeze, rimThrow } from './model.ts'
 
 const padArm = ({ pivot, padFace }: Arm): PadArm => ({
   inMm: -Math.sign(padFace[0]) * (padFace[0] - pivot[0]),
@@ -10,23 +10,27 @@ const padArm = ({ pivot, padFace }: Arm): PadArm => ({
 })
 
 /** A rim brake’s model from its linkage: what differs between families is geometry, adjusters and how it is drawn. */
-export const rimModel = (
+export function rimModel(
   d: Dimensions,
+  end: End,
   linkage: Linkage,
   adjusters: readonly AdjusterSpec[],
   outline: FamilyModel['outline'],
-): FamilyModel => ({
-  throw: rimThrow(d, linkage),
-  padArm: { left: padArm(linkage.left), right: padArm(linkage.right) },
-  inputs: RIM_INPUTS,
-  readings: RIM_READINGS,
-  adjusters,
-  ...rimReadings(d, linkage),
-  bedding: RIM_BEDDING,
-  outline,
-  squeeze: (q, travelMm) => rimSqueeze(d, linkage, q, travelMm),
-  disturbances: RIM_DISTURBANCES,
-})
+): FamilyModel {
+  const lever = pull(d, linkage, end)
+  return {
+    throw: rimThrow(d, linkage, lever),
+    padArm: { left: padArm(linkage.left), right: padArm(linkage.right) },
+    inputs: RIM_INPUTS,
+    readings: RIM_READINGS,
+    adjusters,
+    ...rimReadings(d, linkage, lever),
+    bedding: RIM_BEDDING,
+    outline,
+    squeeze: (q, travelMm) => rimSqueeze(linkage, lever, q, travelMm),
+    disturbances: RIM_DISTURBANCES,
+  }
+}
 
 /** The refusal of a rim that does not fit between its bosses. */
 export const tooWide = (d: { readonly rimWidthMm: number; readonly pivotSpacingMm: number }) =>

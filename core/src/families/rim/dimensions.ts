@@ -59,7 +59,16 @@ export const RIM_DIMENSIONS: readonly DimensionSpec[] = [
   },
   { id: 'barrelPitchMm', title: 'barrel thread pitch', unit: 'mm', book: 1, min: 0.5, max: 1.5, source: FROM_MEMORY },
   { id: 'barrelTravelTurns', title: 'barrel travel', unit: 'turn', book: 8, min: 1, max: 20, source: FROM_MEMORY },
-  { id: 'cableLengthMm', title: 'length of inner', unit: 'mm', book: 1500, min: 200, max: 4000, source: FROM_MEMORY },
+  {
+    id: 'cableLengthMm',
+    title: 'length of inner',
+    unit: 'mm',
+    book: 1500,
+    bookFront: 750,
+    min: 200,
+    max: 4000,
+    source: FROM_MEMORY,
+  },
   {
     id: 'cableAreaMm2',
     title: 'metal section of inner',

@@ -7,7 +7,7 @@ import { linearPullLinkage } from '../linear-pull/geometry.ts'
 import { pull, Q } from './model.ts'
 
 const LINKAGE = expectOk(linearPullLinkage(DIMENSIONS as never))
-const LEVER = pull(DIMENSIONS)
+const LEVER = pull(DIMENSIONS, LINKAGE, 'rear')
 
 const inputs = fc.record({
   cable: fc.double({ min: 2, max: 20, noNaN: true }),
@@ -166,7 +166,7 @@ describe('the squeeze', () => {
         const seen = predict({ ...given, offset: 0 })
         fc.pre(seen.gapLeft > 0.05 && seen.gapRight > 0.05 && seen.reserve > 0)
         const pose = MODEL.squeeze(vector({ ...given, offset: 0 }), (DIMENSIONS.leverReachMm as number) - seen.reserve)
-        expect(pose.tensionN / LEVER.hardTensionN).toBeCloseTo(1, 1)
+        expect(pose.tensionN / LEVER.squeezeTensionN).toBeCloseTo(1, 1)
       }),
     )
   })

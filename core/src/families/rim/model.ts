@@ -1,8 +1,9 @@
 import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.ts'
 import { leverage } from '../../mechanics/lever.ts'
-import { type Linkage, openingForGap } from '../../mechanics/linkage.ts'
+import { type Linkage, linkageRatio, openingForGap } from '../../mechanics/linkage.ts'
+import { padForce, rearSkidLimit, wantedStop } from '../../mechanics/stopping.ts'
 import { toRad } from '../../mechanics/vector.ts'
-import type { Dimensions, FamilyModel, ModelInput, Squeeze, Throw } from '../family.ts'
+import type { Dimensions, End, FamilyModel, ModelInput, Squeeze, Throw } from '../family.ts'
 import { compileLinkage } from './compile.ts'
 
 /** The order of `q` for every rim brake. */
@@ -21,8 +22,19 @@ export const RIM_INPUTS: readonly ModelInput[] = [
 /** The order of `y` for every rim brake. */
 export const RIM_READINGS = ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference', 'wheelOffset'] as const
 
-/** Lever leverage, tension and stiffness at a hard squeeze, from the dimensions. */
-export function pull(d: Dimensions) {
+const AT_CONTACT = { left: 0, right: 0 }
+
+/** Tension (N) at the brake that the stop asked of it needs, the pads pressing at contact. */
+function stopTension(d: Dimensions, end: End, contactRatio: number): number {
+  const of = (id: string) => d[id] as number
+  const skid = rearSkidLimit(of('tyreFriction'), of('wheelbaseMm'), of('cgHeightMm'), of('cgBehindFrontMm'))
+  const track = of('beadSeatMm') / 2
+  const pad = padForce(of('loadedMassKg'), wantedStop(end, skid), track, track + of('tyreWidthMm'), of('padFriction'))
+  return pad / contactRatio
+}
+
+/** Leverage, stiffness and the tension of the one squeeze that reserve and force are judged at. */
+export function pull(d: Dimensions, linkage: Linkage, end: End) {
   const ratio = leverage({
     cableArmMm: d.leverCableArmMm as number,
     fingerArmMm: d.leverFingerArmMm as number,
@@ -34,8 +46,18 @@ export function pull(d: Dimensions) {
     d.housingStiffness as number,
     d.brakeStiffness as number,
   )
-  return { leverage: ratio, efficiency, stiffness, hardTensionN: (d.hardSqueezeN as number) * ratio * efficiency }
+  const contactRatio = linkageRatio(linkage, AT_CONTACT).mean
+  const hardTensionN = (d.hardSqueezeN as number) * ratio * efficiency
+  return {
+    leverage: ratio,
+    efficiency,
+    stiffness,
+    contactRatio,
+    squeezeTensionN: Math.max(hardTensionN, stopTension(d, end, contactRatio)),
+  }
 }
+
+export type Pull = ReturnType<typeof pull>
 
 /** Steps of a slope: of an input, in its prior’s spread; of an arm, in radians. */
 const INPUT_STEP = 1e-3
@@ -43,12 +65,11 @@ const ARM_STEP = 1e-4
 
 /**
  * Readings of a rim brake from its inputs: both gaps with the lever at rest, finger travel to first touch,
- * reserve at a hard squeeze, and the wheel's offset; and their slopes, for which the arms’ rest is found once.
+ * reserve at the squeeze it is judged at, and the wheel's offset; and their slopes, for which the arms’ rest is found once.
  * The arms rest where their springs balance; squeezed, both turn alike until one pad touches, then the other follows.
  */
-export function rimReadings(d: Dimensions, linkage: Linkage): Pick<FamilyModel, 'predict' | 'slopes'> {
+export function rimReadings(d: Dimensions, linkage: Linkage, lever: Pull): Pick<FamilyModel, 'predict' | 'slopes'> {
   const fast = compileLinkage(linkage)
-  const lever = pull(d)
   const reach = d.leverReachMm as number
   const closedAt = contactOpening(linkage)
 
@@ -75,7 +96,7 @@ export function rimReadings(d: Dimensions, linkage: Linkage): Pick<FamilyModel, 
     const free = q[Q.freePlay] as number
     y[2] = travel * (free + toFirst)
     y[3] =
-      reach - travel * (free + toBoth + lever.hardTensionN / (lever.stiffness * Math.exp(q[Q.stiffness] as number)))
+      reach - travel * (free + toBoth + lever.squeezeTensionN / (lever.stiffness * Math.exp(q[Q.stiffness] as number)))
     y[4] = (y[0] as number) - (y[1] as number)
     y[5] = offset
   }
@@ -129,8 +150,7 @@ export function contactOpening(linkage: Linkage) {
  * The brake at a finger travel: free play first, then both arms turn alike to first touch, then the touching pad
  * pushes the rim aside while the other follows, then the parts stretch. Drawn, and felt, in that order.
  */
-export function rimSqueeze(d: Dimensions, linkage: Linkage, q: Float64Array, travelMm: number): Squeeze {
-  const lever = pull(d)
+export function rimSqueeze(linkage: Linkage, lever: Pull, q: Float64Array, travelMm: number): Squeeze {
   const ratio = Math.exp(q[Q.ratio] as number)
   const offset = q[Q.offset] as number
   const difference = q[Q.balance] as number
@@ -178,8 +198,7 @@ function closing(pullAt: (angle: number) => number, cable: number, limit: number
 }
 
 /** What the bite schools need: the lever, and the cable behind a gap each side. */
-export function rimThrow(d: Dimensions, linkage: Linkage): Throw {
-  const lever = pull(d)
+export function rimThrow(d: Dimensions, linkage: Linkage, lever: Pull): Throw {
   const fast = compileLinkage(linkage)
   return {
     lever: {
@@ -188,9 +207,10 @@ export function rimThrow(d: Dimensions, linkage: Linkage): Throw {
       reachMm: d.leverReachMm as number,
     },
     freePlayMm: RIM_INPUTS[Q.freePlay]?.mean ?? 0,
-    stretchTravelMm: (lever.leverage * lever.hardTensionN) / lever.stiffness,
-    hardTensionN: lever.hardTensionN,
+    squeezeTensionN: lever.squeezeTensionN,
     stiffnessNPerMm: lever.stiffness,
+    stretchTravelMm: (lever.leverage * lever.squeezeTensionN) / lever.stiffness,
+    contactRatio: lever.contactRatio,
     cableForGap(gapMm) {
       const left = openingForGap(linkage.left, gapMm)
       const right = openingForGap(linkage.right, gapMm)

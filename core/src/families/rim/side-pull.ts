@@ -2,8 +2,9 @@ import type { Point } from '../../calculation/calculation.ts'
 import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add } from '../../mechanics/vector.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
-import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
+import type { Dimensions, Here, Outline, Pose, Shape, TraitSpec } from '../family.ts'
 import { closes } from './assemble.ts'
+import { mirroredLinkage, mirroredOutline, mirroredPose } from './mirror.ts'
 import { bend, hexagon, limb, padShapes, pin } from './parts.ts'
 import { opened, shifted, turned } from './pose.ts'
 import { rimSection } from './section.ts'
@@ -20,12 +21,26 @@ export interface SidePullDimensions {
   readonly rimWidthMm: number
 }
 
+/** Which side of the caliper the cable comes to. */
+export const CABLE_SIDE: TraitSpec = {
+  id: 'cableSide',
+  title: 'cable comes to',
+  options: ['left', 'right'],
+  usual: (end) => (end === 'front' ? 'right' : 'left'),
+  source: {
+    kind: 'from-memory',
+    title: 'In front usually on the rider’s right, behind on the left (from memory); look at this brake',
+  },
+}
+
+export const cableOnRight = ({ traits }: Here): boolean => traits.cableSide === 'right'
+
 /**
- * A caliper whose inner and housing pull its arms together on the left: the housing pushes down the arm that turns on
+ * A caliper whose inner and housing pull its arms together on the left (mirrored where the cable comes to the right): the housing pushes down the arm that turns on
  * the mounting bolt and carries the left pad; the inner pulls up the arm that turns on the second pivot and carries the
  * right one. With both on the bolt it is a single-pivot. Refuses an anchor above the barrel and a pull that opens.
  */
-export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point): Outcome<Linkage> {
+export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point, here: Here): Outcome<Linkage> {
   if (d.barrelHeightMm <= d.anchorHeightMm) {
     return refuse(
       'impossible-geometry',
@@ -47,7 +62,7 @@ export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point): Outc
   }
   const linkage: Linkage = { left, right, tie: { kind: 'direct' } }
   return closes(linkage)
-    ? ok(linkage)
+    ? ok(cableOnRight(here) ? mirroredLinkage(linkage) : linkage)
     : refuse(
         'impossible-geometry',
         'cableOffsetMm',
@@ -57,6 +72,18 @@ export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point): Outc
 
 /** The caliper drawn from the geometry the core computes with: arms arched over the tyre, pulled together on one side. */
 export function sidePullOutline(
+  d: Dimensions,
+  linkage: Linkage,
+  here: Here,
+  own: readonly Shape[],
+  anchors: Outline['anchors'],
+): (pose: Pose) => Outline {
+  if (!cableOnRight(here)) return cableOnLeft(d, linkage, own, anchors)
+  const draw = cableOnLeft(d, mirroredLinkage(linkage), own, anchors)
+  return (pose) => mirroredOutline(draw(mirroredPose(pose)))
+}
+
+function cableOnLeft(
   d: Dimensions,
   linkage: Linkage,
   own: readonly Shape[],

@@ -1,12 +1,12 @@
 import { ok } from '../../outcome/outcome.ts'
-import type { Dimensions, Family } from '../family.ts'
+import type { Dimensions, Family, Here } from '../family.ts'
 import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
 import { length } from '../rim/parts.ts'
-import { sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
+import { CABLE_SIDE, sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
 
-export const singlePivotLinkage = (d: Dimensions) => sidePullLinkage(d as never, [0, 0])
+export const singlePivotLinkage = (d: Dimensions, here: Here) => sidePullLinkage(d as never, [0, 0], here)
 
 /** Both arms on the mounting bolt; centred by turning the whole caliper on it. */
 export const singlePivotFamily: Family = {
@@ -15,16 +15,19 @@ export const singlePivotFamily: Family = {
   mount: 'centre-bolt',
   track: 'rim',
   dimensions: [
-    length('caliperReachMm', 'mounting bolt to pad', 55, 30, 100),
-    length('cableOffsetMm', 'mounting bolt to cable, sideways', 62, 20, 90),
+    length('caliperReachMm', 'mounting bolt to pad', 50, 30, 100),
+    length('cableOffsetMm', 'mounting bolt to cable, sideways', 67, 20, 90),
     length('barrelHeightMm', 'barrel’s end above the bolt', 32, 5, 70),
     length('anchorHeightMm', 'anchor above the bolt', 8, -30, 50),
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 250 }),
   ],
-  fit(d) {
-    const linkage = singlePivotLinkage(d)
+  traits: [CABLE_SIDE],
+  fit(d, here) {
+    const linkage = singlePivotLinkage(d, here)
     if (!linkage.ok) return linkage
-    const outline = sidePullOutline(d, linkage.value, [], { caliper: [0, 0] })
-    return ok(rimModel(d, linkage.value, [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)], outline))
+    const outline = sidePullOutline(d, linkage.value, here, [], { caliper: [0, 0] })
+    return ok(
+      rimModel(d, here.end, linkage.value, [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)], outline),
+    )
   },
 }

@@ -80,11 +80,13 @@ export const CABLE_SEEN: readonly SeenSpec[] = [
         id: 'one',
         title: 'one stays on',
         remedy: 'That side’s pivot is stiff, or its spring weak or unhooked: free it, then strengthen that spring.',
+        stop: true,
       },
       {
         id: 'neither',
         title: 'neither comes back',
         remedy: 'Springs too weak: both screws too far out, or the pins in the lower holes. Or the cable sticks.',
+        stop: true,
       },
     ],
   },
@@ -95,8 +97,8 @@ export const CABLE_SEEN: readonly SeenSpec[] = [
     how: 'Spin the wheel and listen, then squeeze, let go, and spin it again.',
     options: [
       { id: 'free', title: 'runs free' },
-      { id: 'left', title: 'rubs on the left', remedy: RUBS },
-      { id: 'right', title: 'rubs on the right', remedy: RUBS },
+      { id: 'left', title: 'rubs on the left', remedy: RUBS, stop: true },
+      { id: 'right', title: 'rubs on the right', remedy: RUBS, stop: true },
     ],
   },
 ]

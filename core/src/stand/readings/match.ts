@@ -76,6 +76,63 @@ export const MATCH_SEEN: readonly SeenSpec[] = [
     ],
   },
   {
+    id: 'housingState',
+    title: 'housing along its way',
+    shorthand: 'cover',
+    how: 'Run it through the fingers from end to end: split cover, rust, a coil that gapes.',
+    options: [
+      { id: 'sound', title: 'sound' },
+      { id: 'split', title: 'split', remedy: 'Split housing opens under load: do not ride. Replace it.', stop: true },
+      {
+        id: 'rusty',
+        title: 'rusty',
+        remedy: 'Rusty housing binds and breaks: do not ride. Replace it with its inner.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'anchorBolt',
+    title: 'anchor’s bolt and washer',
+    shorthand: 'abolt',
+    how: 'The brake’s own bolt, with the shaped washer that holds the inner; not a plain bolt and washer in their place.',
+    options: [
+      { id: 'own', title: 'the brake’s own' },
+      {
+        id: 'plain',
+        title: 'a plain bolt or washer',
+        remedy: 'A plain bolt and washer strip or let the cable slip: do not ride. Fit the brake’s own.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'guideBoot',
+    title: 'guide pipe’s boot',
+    shorthand: 'boot',
+    how: 'The rubber boot between guide pipe and anchor.',
+    options: [
+      { id: 'there', title: 'on' },
+      {
+        id: 'missing',
+        title: 'missing',
+        remedy: 'Without its boot the pipe works out of its slot: do not ride. Fit a boot.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'cableSide',
+    title: 'cable comes to',
+    shorthand: 'cside',
+    how: 'From the saddle: which side of the caliper the cable comes to.',
+    trait: 'cableSide',
+    options: [
+      { id: 'left', title: 'the left' },
+      { id: 'right', title: 'the right' },
+    ],
+  },
+  {
     id: 'housingEnds',
     title: 'housing ends',
     shorthand: 'ends',

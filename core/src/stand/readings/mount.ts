@@ -153,7 +153,34 @@ export const MOUNT_READINGS: readonly ReadingSpec[] = [
   ),
 ]
 
+export const MAKER_TORQUE: ReadingSpec = {
+  id: 'makerTorque',
+  title: 'frame maker’s torque',
+  shorthand: 'mnm',
+  unit: 'Nm',
+  min: 0.5,
+  max: 20,
+  sd: 0,
+  instrument: 'read in the papers',
+  how: 'The torque the frame’s maker gives for this bolt.',
+}
+
 export const MOUNT_SEEN: readonly SeenSpec[] = [
+  {
+    id: 'caliperSits',
+    title: 'caliper over the wheel',
+    shorthand: 'sits',
+    how: 'From the front: both arms alike over the wheel, or the whole caliper turned on its bolt.',
+    options: [
+      { id: 'square', title: 'square' },
+      {
+        id: 'askew',
+        title: 'knocked askew',
+        remedy:
+          'Loosen its bolt a little, turn the caliper until both pads stand as far from the rim, hold it there and tighten. Only then its centring screw.',
+      },
+    ],
+  },
   {
     id: 'frameMaterial',
     title: 'frame at the mount',
@@ -189,7 +216,12 @@ export const MOUNT_SEEN: readonly SeenSpec[] = [
     options: [
       { id: 'none', title: 'none' },
       { id: 'surface', title: 'on the surface' },
-      { id: 'pitted', title: 'pitted' },
+      {
+        id: 'pitted',
+        title: 'pitted',
+        remedy: 'What is left of a pitted wall is not known: to a frame builder before anything is hung on it.',
+        stop: true,
+      },
     ],
   },
   {
@@ -210,6 +242,33 @@ export const MOUNT_SEEN: readonly SeenSpec[] = [
     options: [
       { id: 'recessed', title: 'short, for a sleeve nut' },
       { id: 'nutted', title: 'long, for a hex nut' },
+    ],
+  },
+  {
+    id: 'boltClass',
+    title: 'class of the bolt',
+    shorthand: 'class',
+    how: 'Stamped on its head: 8.8, 10.9, or A2-70 for stainless.',
+    options: [
+      { id: '8.8', title: '8.8' },
+      { id: '10.9', title: '10.9' },
+      { id: 'a2-70', title: 'stainless, A2-70' },
+      { id: 'unmarked', title: 'no mark' },
+    ],
+  },
+  {
+    id: 'makerApproval',
+    title: 'frame maker’s approval',
+    shorthand: 'approved',
+    how: 'In writing: the frame’s papers or a letter name a brake at this mount.',
+    options: [
+      { id: 'written', title: 'in writing' },
+      {
+        id: 'none',
+        title: 'none',
+        remedy: 'Without its maker’s written approval nothing is bolted to carbon. Stop; ask the maker.',
+        stop: true,
+      },
     ],
   },
 ]

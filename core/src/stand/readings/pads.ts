@@ -6,10 +6,18 @@ const COMMON: Source = {
   title: 'Replaced below about 1.5 mm of compound, or at the maker’s mark',
 }
 
+const COMMON_HEIGHT: Source = { kind: 'common-practice', title: 'The pad’s face lies wholly on the track' }
+
 const length = lengths(0.3)
 
 const worn = {
-  limit: { low: 1.5, high: 20, text: 'Under about 1.5 mm of compound a pad is replaced.', source: COMMON },
+  limit: {
+    low: 1.5,
+    high: 20,
+    unsafe: { atMost: 0.5, say: 'worn to its holder: 0.5 mm or less is left' },
+    text: 'Under about 1.5 mm of compound a pad is replaced; at 0.5 mm or less it is not ridden (our choice).',
+    source: COMMON,
+  },
 }
 
 const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
@@ -20,6 +28,15 @@ const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
     [-10, 20],
     'rule',
     `Brake applied: ${side} pad’s upper edge below the upper edge of the track. Above it is negative.`,
+    {
+      limit: {
+        low: 0,
+        high: 20,
+        unsafe: { below: 0, say: 'above the track: it meets the tyre and can burst it' },
+        text: 'Below the track’s upper edge: a pad above it meets the tyre and can burst it.',
+        source: COMMON_HEIGHT,
+      },
+    },
   )
 
 const toe = (side: 'left' | 'right', shorthand: string): ReadingSpec =>

@@ -19,7 +19,31 @@ export interface ReadingSpec {
   /** The dimension of the hardware it is: measured in a job, it stands for the book figure. */
   readonly dimension?: string
   /** Its window where that is the same on every bicycle. */
-  readonly limit?: { readonly low: number; readonly high: number; readonly text: string; readonly source: Source }
+  readonly limit?: Limit
+}
+
+/** An interval that is the same on every bicycle, with why. */
+export interface Limit {
+  readonly low: number
+  readonly high: number
+  /** The part of it that is wanted: between this and its ends it is said, not stopped. */
+  readonly wanted?: Span
+  /** Where it is not to be ridden. */
+  readonly unsafe?: Unsafe
+  readonly text: string
+  readonly source: Source
+}
+
+export interface Span {
+  readonly low: number
+  readonly high: number
+}
+
+/** Where a measured thing is not to be ridden: at or under a figure, or under it. */
+export interface Unsafe {
+  readonly atMost?: number
+  readonly below?: number
+  readonly say: string
 }
 
 /** Something a mechanic sees, one of a few answers. */
@@ -28,6 +52,8 @@ export interface SeenSpec {
   readonly title: string
   readonly shorthand: string
   readonly how: string
+  /** The trait of the hardware it is: seen in a job, it stands for the usual one. */
+  readonly trait?: string
   readonly options: readonly SeenOption[]
 }
 

@@ -2,8 +2,6 @@ import type { Source } from '../../calculation/source.ts'
 import type { ReadingSpec, SeenSpec } from './spec.ts'
 
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
-const COMMON: Source = { kind: 'common-practice', title: 'Bench habit' }
-const MEMORY: Source = { kind: 'from-memory', title: 'Commonly marked on the rotor; its own mark comes first' }
 
 /** Uncertainties are common practice with no source. */
 export const WHEEL_READINGS: readonly ReadingSpec[] = [
@@ -34,7 +32,13 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     sd: 0.1,
     instrument: 'feeler',
     how: 'Spin the wheel; widest minus narrowest gap at one side.',
-    limit: { low: 0, high: 1, text: 'Side to side at most 1 mm before the wheel is trued.', source: OURS },
+    limit: {
+      low: 0,
+      high: 1,
+      wanted: { low: 0, high: 0.5 },
+      text: 'Side to side 0.5 mm is wanted, 1 mm the most before the wheel is trued.',
+      source: OURS,
+    },
   },
   {
     id: 'radialRunout',
@@ -58,7 +62,17 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     sd: 0.1,
     instrument: 'hooked probe',
     how: 'Thickness of the thinner side wall, with a hooked probe or an outside caliper. About 1.5 mm when new.',
-    limit: { low: 1, high: 5, text: 'Below 1.0 mm think of replacing the rim; about 1.5 mm when new.', source: COMMON },
+  },
+  {
+    id: 'rimMark',
+    title: 'rim’s own least wall',
+    shorthand: 'wmin',
+    unit: 'mm',
+    min: 0.3,
+    max: 4,
+    sd: 0,
+    instrument: 'read off the rim',
+    how: 'The least wall marked on the rim or in its maker’s papers, if there is one.',
   },
   {
     id: 'rotorThickness',
@@ -70,7 +84,17 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     sd: 0.05,
     instrument: 'caliper',
     how: 'At the thinnest place of the track.',
-    limit: { low: 1.5, high: 4, text: 'Not below the thickness marked on it, commonly 1.5 mm.', source: MEMORY },
+  },
+  {
+    id: 'rotorMark',
+    title: 'rotor’s own minimum',
+    shorthand: 'rmin',
+    unit: 'mm',
+    min: 0.5,
+    max: 4,
+    sd: 0,
+    instrument: 'read off the rotor',
+    how: 'The least thickness marked on the rotor, if there is one.',
   },
   {
     id: 'rotorRunout',
@@ -82,7 +106,13 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     sd: 0.05,
     instrument: 'feeler',
     how: 'Spin the wheel; widest minus narrowest gap to the fixed pad.',
-    limit: { low: 0, high: 0.4, text: 'Bend it back a little at a time beyond 0.4 mm.', source: OURS },
+    limit: {
+      low: 0,
+      high: 0.3,
+      wanted: { low: 0, high: 0.2 },
+      text: '0.2 mm is wanted; bend it back a little at a time beyond 0.3 mm.',
+      source: OURS,
+    },
   },
 ]
 

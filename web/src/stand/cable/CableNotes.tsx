@@ -52,7 +52,7 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
   const written = job.state.route
   const [own, setOwn] = useState<readonly RouteSegment[]>()
   const segments = own ?? (written.length > 0 ? written : START)
-  const route = routeOf(segments, job.dimensions, job.model.throw.hardTensionN)
+  const route = routeOf(segments, job.dimensions, job.model.throw.squeezeTensionN)
   const mm = (value: number) => showQuantity(value, 'mm', length)
   const change = (index: number, part: Partial<RouteSegment>) =>
     setOwn(segments.map((each, k) => (k === index ? { ...each, ...part } : each)))
@@ -128,7 +128,7 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
           Add housing
         </Press>
         <Press onPress={() => setOwn([...segments, { kind: 'bare', lengthMm: 300 }])}>Add bare run</Press>
-        {own && !job.state.released && (
+        {own && !job.state.ended && (
           <Press go onPress={() => write([{ kind: 'route', segments }]) && setOwn(undefined)}>
             Save this way
           </Press>

@@ -1,6 +1,7 @@
 import { hasStraddle, straddleAt, straddleCurve, straddleFor, yokeFor } from '@overhaul/core/cable/straddle'
 import { MOST_HAND_N } from '@overhaul/core/match/lever-match'
 import { showQuantity } from '@overhaul/core/stand/describe'
+import { settingOf } from '@overhaul/core/stand/schools'
 import { useMemo, useState } from 'react'
 import { Curves } from '../../drawing/Curves.tsx'
 import { Label, Slate } from '../../ui/parts.tsx'
@@ -20,12 +21,13 @@ function usableSpans(points: readonly { readonly yokeMm: number; readonly usable
 
 /** The straddle planner: yoke height against leverage, lever travel and hand force, and the length to cut. */
 export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'>) {
-  const { family, dimensions, hardware } = job
+  const { family, dimensions, here, model, state } = job
+  const gapMm = useMemo(() => settingOf(state.school, model.throw).gapMm, [state.school, model])
   const now = yokeFor(dimensions, dimensions.straddleMm as number)
   const [yoke, setYoke] = useState(now)
-  const curve = useMemo(() => straddleCurve(family, dimensions, hardware.end), [family, dimensions, hardware.end])
+  const curve = useMemo(() => straddleCurve(family, dimensions, here, gapMm), [family, dimensions, here, gapMm])
   if (!hasStraddle(family) || curve.length === 0 || yoke === undefined) return null
-  const at = straddleAt(family, dimensions, hardware.end, yoke)
+  const at = straddleAt(family, dimensions, here, gapMm, yoke)
   const mm = (value: number) => showQuantity(value, 'mm', length)
   const spans = usableSpans(curve)
   const reach = dimensions.leverReachMm as number

@@ -1,5 +1,7 @@
 import type { Worked } from '@overhaul/core/calculation/calculation'
-import type { Plan, PlanState } from '@overhaul/core/mount/plan'
+import { frameStops } from '@overhaul/core/mount/drilling'
+import type { Plan } from '@overhaul/core/mount/plan'
+import type { PlanState } from '@overhaul/core/mount/reasons'
 import { wayName } from '@overhaul/core/mount/ways'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
@@ -75,6 +77,18 @@ interface Props {
 export function MountPlans(props: Props) {
   const { job, plans, write } = props
   const { state } = job
+  const stops = plans.mount ? frameStops(plans.mount) : []
+  if (stops.length > 0)
+    return (
+      <section aria-label="Ways of mounting">
+        <Label>Nothing is mounted here</Label>
+        {stops.map(({ say }) => (
+          <p key={say} style={{ color: 'var(--out)', fontWeight: 600 }}>
+            {say}
+          </p>
+        ))}
+      </section>
+    )
   if (plans.plans.length === 0) return null
   return (
     <section aria-label="Ways of mounting">
@@ -110,7 +124,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
 function PlanDetail({ job, jobId, plan, length, write, onWorked }: Props & { plan: Plan }) {
   const mm = (value: number) => showQuantity(value, 'mm', length)
   const { tube, bit } = plan
-  const { plans, released } = job.state
+  const { plans, ended } = job.state
   const chosen = plans.mount?.value.to === plan.way.id && plans.mount.status === 'current'
   return (
     <Detail>
@@ -159,9 +173,7 @@ function PlanDetail({ job, jobId, plan, length, write, onWorked }: Props & { pla
           </Press>
         </Row>
       )}
-      {!released && (plan.state === 'ready' || plan.state === 'buy') && !chosen && (
-        <ChooseIt plan={plan} write={write} />
-      )}
+      {!ended && (plan.state === 'ready' || plan.state === 'buy') && !chosen && <ChooseIt plan={plan} write={write} />}
       {chosen && <TakeParts plan={plan} jobId={jobId} />}
     </Detail>
   )

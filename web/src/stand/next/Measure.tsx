@@ -15,7 +15,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
   const dial = next.readings.some((id) => DIAL.includes(id))
   const unsettled = dial && needsSqueezes(job)
   const [squeezed, setSqueezed] = useState(unsettled)
-  const optional = done.kind === 'measured' || done.kind === 'judged' ? (done.optional ?? []) : []
+  const optional = 'optional' in done ? (done.optional ?? []) : []
   return (
     <>
       <Top>
@@ -28,7 +28,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          onSave(dial && squeezed)
+          onSave(dial && squeezed ? { kind: 'confirm', step: 'squeezes', count: 10 } : undefined)
         }}
       >
         <Readings {...props} readings={dial ? [...next.readings, FIRST_TOUCH.id] : next.readings} />

@@ -1,11 +1,15 @@
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
+import { useState } from 'react'
 import { Label, Press, Slate } from '../../ui/parts.tsx'
-import { Act, type NextProps, Row, Skip, Top } from './parts.tsx'
+import { Act, Check, type NextProps, Row, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
 export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
   const { next, drafts, write, onSave, onGauge, onWhy } = props
+  const { loosens } = next.step
+  const [loosened, setLoosened] = useState(true)
   return (
     <>
       <Top>
@@ -14,7 +18,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
       </Top>
       <Act>{next.say}</Act>
       {next.remedy && <p>{next.remedy}</p>}
-      {next.stop && <p>This cannot be skipped: a bicycle is not ridden like this.</p>}
+      {next.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
       <Row>
         {next.step.mends?.map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
@@ -25,11 +29,17 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          onSave(false)
+          onSave(loosens && loosened ? { kind: 'confirm', step: loosens } : undefined)
         }}
       >
         <Slate>Put right and taken again:</Slate>
         <Readings {...props} readings={next.readings} />
+        {loosens && (
+          <Check>
+            <input type="checkbox" checked={loosened} onChange={(event) => setLoosened(event.target.checked)} />
+            {stepTitle(loosens)} to set it
+          </Check>
+        )}
         <Row>
           <Press type="submit" go isDisabled={drafts.count === 0}>
             Save
@@ -38,7 +48,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
             Why
           </Press>
           {onGauge && <Press onPress={() => onGauge(next.readings)}>Read the practice gauge</Press>}
-          {!next.stop && <Skip {...props} />}
+          <Skip {...props} />
         </Row>
       </form>
     </>

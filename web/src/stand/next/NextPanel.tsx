@@ -23,7 +23,7 @@ export function NextPanel(props: NextProps) {
   return (
     <Panel aria-label="Next" data-testid="next">
       <Body key={keyOf(next)} {...props} />
-      {next.step.cautions.length > 0 && next.kind !== 'released' && (
+      {next.step.cautions.length > 0 && next.kind !== 'released' && next.kind !== 'closed' && (
         <Cautions aria-label="Cautions">
           {next.step.cautions.map((id) => (
             <li key={id}>{CAUTIONS[id].text}</li>
@@ -76,9 +76,39 @@ function Body(props: NextProps) {
           </Top>
           <Act>Released by {next.release.initials}. Nothing more can be written to this job.</Act>
           <SheetLinks href={props.sheetHref} />
+          <TakeBack strikes={next.release.id} what="release" write={props.write} />
+        </>
+      )
+    case 'closed':
+      return (
+        <>
+          <Top>
+            <Label>Not to be ridden</Label>
+            <Slate>{format(new Date(next.close.at), 'd MMM yyyy, H:mm')}</Slate>
+          </Top>
+          <Act>{next.close.why}</Act>
+          <ul>
+            {next.findings.map(({ say }) => (
+              <li key={say}>{say}</li>
+            ))}
+          </ul>
+          <p>Closed unreleased by {next.close.initials}. What was found opens the next job on this brake.</p>
+          <SheetLinks href={props.sheetHref} />
+          <TakeBack strikes={next.close.id} what="closing" write={props.write} />
         </>
       )
   }
+}
+
+/** A release or a closing is undone like any entry: a correction strikes it, and the job is open again. */
+function TakeBack({ strikes, what, write }: Pick<NextProps, 'write'> & { strikes: string; what: string }) {
+  return (
+    <Row>
+      <Press quiet onPress={() => write([{ kind: 'correction', strikes, why: `${what} taken back` }])}>
+        {`Take the ${what} back`}
+      </Press>
+    </Row>
+  )
 }
 
 function SheetLinks({ href }: { href: string }) {
@@ -94,27 +124,31 @@ const LinkLike = styled.a`
   ${linkPress}
 `
 
+/** Every confirmation has two answers: it is well, or it is not and then this is done. */
 function Confirm({ job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
-  const { step, again } = next
-  const count = step.done.kind === 'confirmed' ? step.done.count : undefined
+  const { step, again, ill } = next
+  if (step.done.kind !== 'confirmed') return null
+  const { count, well, ill: notWell } = step.done
+  const answer = (more: object = {}) => write([{ kind: 'confirm', step: step.id, ...(count && { count }), ...more }])
   return (
     <>
       <Top>
-        <Label>{again ? 'Look again' : 'Next'}</Label>
-        <Slate>{again}</Slate>
+        <Label>{ill ? 'Put right' : again ? 'Look again' : 'Next'}</Label>
+        <Slate>{ill ? `${step.title}: ${again}` : again}</Slate>
       </Top>
-      <Act>{step.say}</Act>
-      <p>{step.why}</p>
+      <Act>{ill?.say ?? step.say}</Act>
+      <p>{ill ? step.say : step.why}</p>
+      {ill?.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
       <Tools step={step} />
       <Row>
-        <Press
-          go
-          hint="d"
-          data-key="did-it"
-          onPress={() => write([{ kind: 'confirm', step: step.id, ...(count && { count }) }])}
-        >
-          Done
+        <Press go hint="d" data-key="did-it" onPress={() => answer()}>
+          {well}
         </Press>
+        {!ill && (
+          <Press hint="n" data-key="not-well" onPress={() => answer({ well: false })}>
+            {notWell}
+          </Press>
+        )}
         <Press hint="w" onPress={onWhy}>
           Why
         </Press>

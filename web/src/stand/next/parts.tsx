@@ -1,9 +1,10 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import type { Step } from '@overhaul/core/run-sheet/steps'
+import type { Step } from '@overhaul/core/run-sheet/steps/step'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
 import styled from 'styled-components'
+import { useSettings } from '../../app/settings.ts'
 import { Field, Press, Slate } from '../../ui/parts.tsx'
 import type { Drafts } from '../use-drafts.ts'
 
@@ -13,7 +14,8 @@ export interface NextProps {
   readonly length: LengthUnit
   readonly drafts: Drafts
   readonly write: (bodies: readonly EntryBody[]) => boolean
-  readonly onSave: (squeezed: boolean) => void
+  /** Logs what is typed; `first` is written before it, such as squeezes, or a shoe loosened. */
+  readonly onSave: (first?: EntryBody) => void
   readonly onWhy: () => void
   /** Fills the drafts from the practice gauge, where the brake has one. */
   readonly onGauge?: ((readings: readonly string[]) => void) | undefined
@@ -64,9 +66,10 @@ export function Tools({ step }: { step: Step }) {
   return step.tools ? <Slate>At hand: {step.tools.join(', ')}.</Slate> : null
 }
 
-/** Skipping asks for a reason, and the reason stands on the job sheet. */
+/** Skipping asks for a reason, and the reason stands on the job sheet. What is not to be ridden is closed instead. */
 export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
   const [reason, setReason] = useState<string>()
+  if (!maySkip(job)) return <CloseUnreleased write={write} />
   if (reason === undefined) {
     return (
       <Press quiet onPress={() => setReason('')}>
@@ -90,4 +93,54 @@ export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
       </Press>
     </Row>
   )
+}
+
+/** A brake that cannot be put right does not hold its job open: closed with why, not to be ridden. */
+export function CloseUnreleased({ write }: Pick<NextProps, 'write'>) {
+  const { by } = useSettings()
+  const [why, setWhy] = useState<string>()
+  const [initials, setInitials] = useState(by)
+  if (why === undefined) {
+    return (
+      <Press quiet onPress={() => setWhy('')}>
+        Cannot be put right
+      </Press>
+    )
+  }
+  return (
+    <Row
+      as="form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        write([{ kind: 'close', initials, why }])
+      }}
+    >
+      <Entry>
+        why is it not to be ridden?
+        <Field
+          style={{ width: 260, font: 'inherit' }}
+          autoFocus
+          value={why}
+          onChange={(event) => setWhy(event.target.value)}
+        />
+      </Entry>
+      <Entry>
+        initials
+        <Field maxLength={20} value={initials} onChange={(event) => setInitials(event.target.value)} />
+      </Entry>
+      <Press type="submit" isDisabled={why.trim() === '' || initials.trim() === ''}>
+        Close unreleased
+      </Press>
+      <Press quiet onPress={() => setWhy(undefined)}>
+        Back
+      </Press>
+    </Row>
+  )
+}
+
+/** What must be done, and what was found not to be ridden, is not skipped. */
+function maySkip({ next }: Job): boolean {
+  if (next.step.mustBeDone) return false
+  if (next.kind === 'mend') return !next.stop
+  return !(next.kind === 'confirm' && next.ill?.stop)
 }

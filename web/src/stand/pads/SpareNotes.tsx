@@ -46,7 +46,7 @@ export function SpareNotes({ job, jobId, length, write }: Omit<NotesProps, 'onWo
               <br />
               <Slate>{[each.say, `${each.part.count} left`].filter(Boolean).join(', ')}</Slate>
             </span>
-            {!job.state.released && (
+            {!job.state.ended && (
               <Press isDisabled={move.isPending} onPress={() => putOn(each)} aria-label={`Put on ${each.part.name}`}>
                 Put on
               </Press>

@@ -1,0 +1,42 @@
+import type { Point } from '../../calculation/calculation.ts'
+import type { Arm, Linkage } from '../../mechanics/linkage.ts'
+import type { Outline, Pose, Shape } from '../family.ts'
+
+const flip = ([x, y]: Point): Point => [-x, y]
+
+const flipArm = (arm: Arm): Arm => ({
+  pivot: flip(arm.pivot),
+  padFace: flip(arm.padFace),
+  cable: flip(arm.cable),
+  opens: arm.opens === 1 ? -1 : 1,
+})
+
+/** The same brake built the other way round: left and right stay the rider’s. */
+export const mirroredLinkage = ({ left, right, tie }: Linkage): Linkage => ({
+  left: flipArm(right),
+  right: flipArm(left),
+  tie,
+})
+
+export const mirroredPose = ({ gapLeftMm, gapRightMm, rimShiftMm }: Pose): Pose => ({
+  gapLeftMm: gapRightMm,
+  gapRightMm: gapLeftMm,
+  rimShiftMm: -rimShiftMm,
+})
+
+const flipShapes = (shapes: readonly Shape[]): readonly Shape[] =>
+  shapes.map((shape) =>
+    shape.kind === 'circle' ? { ...shape, centre: flip(shape.centre) } : { ...shape, points: shape.points.map(flip) },
+  )
+
+const OTHER: Readonly<Record<string, string>> = { gapLeft: 'gapRight', gapRight: 'gapLeft' }
+
+/** A drawing seen in a mirror, its leader lines pointing at what they name. */
+export const mirroredOutline = ({ fixed, left, right, cable, anchors, bounds }: Outline): Outline => ({
+  fixed: flipShapes(fixed),
+  left: flipShapes(right),
+  right: flipShapes(left),
+  cable: flipShapes(cable),
+  anchors: Object.fromEntries(Object.entries(anchors).map(([id, point]) => [OTHER[id] ?? id, flip(point)])),
+  bounds: { min: [-bounds.max[0], bounds.min[1]], max: [-bounds.min[0], bounds.max[1]] },
+})

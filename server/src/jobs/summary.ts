@@ -1,0 +1,56 @@
+import type { Outcome } from '@overhaul/core/outcome/outcome'
+import { type Job, openJob } from '@overhaul/core/run-sheet/job'
+import { runLine } from '@overhaul/core/run-sheet/next'
+import { sql } from 'drizzle-orm'
+import type { JobSummary, jobs } from '../db/schema.ts'
+import type { OpenJob } from './ledger.ts'
+
+/** An open job worked out from its log. */
+export const workedJob = ({
+  hardware,
+  entries: log,
+  learnt,
+}: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): Outcome<Job> => openJob(hardware, log, learnt)
+
+/** What the rack tells of a job, and the entry up to which it is true. */
+export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): JobSummary {
+  const seq = open.entries.at(-1)?.seq ?? 0
+  const worked = workedJob(open)
+  if (!worked.ok) return { stations: [], nextSay: worked.error.message, seq }
+  const { advice, next } = worked.value
+  const stations = runLine(worked.value, advice)
+  const said = (nextSay: string): JobSummary => ({ stations, nextSay, seq })
+  switch (next.kind) {
+    case 'turn':
+      return said('Next turn is ready.')
+    case 'mend':
+      return said(next.say)
+    case 'confirm':
+      return said(next.ill?.say ?? next.step.say)
+    case 'released':
+      return said(`Released by ${next.release.initials}.`)
+    case 'closed':
+      return {
+        ...said(`Not to be ridden: ${next.close.why}. Closed by ${next.close.initials}.`),
+        unfit: next.findings.map((each) => each.say),
+      }
+    default:
+      return said(next.step.say)
+  }
+}
+
+/** The last entry of a job’s log, beside its row. Written out: in a query of one table columns lose their table’s name. */
+export const LAST_SEQ = sql<number>`coalesce((SELECT max(log.seq) FROM entries AS log WHERE log.jobId = jobs.id), 0)`
+
+export interface JobAt {
+  readonly job: typeof jobs.$inferSelect
+  readonly lastSeq: number
+}
+
+const isEnded = ({ job }: JobAt) => job.releasedAt !== null || job.closedAt !== null
+
+/** Whether entries have come since a summary was made. One without a mark is from before it was kept: an ended job’s still holds. */
+export const isStale = (at: JobAt): boolean => {
+  const { seq } = at.job.summary
+  return seq === undefined ? !isEnded(at) : seq < at.lastSeq
+}
