@@ -106,6 +106,10 @@ test('the tourer’s crown: measured as it comes, carbon is not drilled, the par
   await expect(crown).toContainText('ready')
 
   await tape(page, 'frame carbon')
+  await expect(ways).toContainText('Carbon carries a brake only with its maker’s written approval')
+  await expect(ways).not.toContainText('8–10 N·m')
+  await expect(next(page)).toContainText('Find the frame maker’s written approval')
+  await tape(page, 'approved written mnm 6')
   await expect(crown).toContainText('not here')
   await crown.click()
   await expect(ways).toContainText('Carbon is never drilled.')

@@ -69,6 +69,8 @@ export interface StepStatus {
 export interface Finding {
   readonly step: string
   readonly say: string
+  /** It was not found wrong: it was not done. */
+  readonly undone?: true
 }
 
 type At = Omit<StepStatus, 'step'>
@@ -187,7 +189,8 @@ function staleGround(stand: Stand, step: Step): At | undefined {
 function readingsState(stand: Stand, step: Step, readings: readonly string[]): At {
   const out = readings.filter((id) => isOut(stand, id))
   const stop = readings.some((id) => isStop(stand, id)) && ({ stop: true } as const)
-  if (readings.some((id) => !stand.state.readings[id])) return { state: 'open', ...stop }
+  const missing = readings.some((id) => !stand.state.readings[id])
+  if (missing) return stop ? { state: 'out', ...stop } : { state: 'open' }
   if (step.done.kind === 'in-window' && out.length > 0) return { state: 'out', ...stop }
   if (step.done.kind === 'judged') {
     const verdict = judge(step.done.judge, stand)
@@ -272,6 +275,7 @@ export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
     : steps.map((step) => stepStatus(step, stand, advice))
 }
 
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /** What one step says against riding: what was found there, or that it was not done. */
@@ -291,7 +295,7 @@ function findingsAt(stand: Stand, { step, state: at, cause, stop }: StepStatus):
   if (stop && step.done.kind === 'confirmed' && stand.state.confirmed[step.id]?.value === false)
     return [found(`${step.title}: ${lower(step.done.ill)}`)]
   if (!step.mustBeDone || at === 'done') return []
-  return [found(at === 'open' ? `not done: ${step.title}` : `${step.title}: ${cause ?? 'not well'}`)]
+  return [at === 'open' ? { ...found(step.title), undone: true } : found(`${step.title}: ${cause ?? 'not well'}`)]
 }
 
 /** Why this bicycle is not to be ridden as it stands; empty where nothing says so. */
@@ -300,11 +304,14 @@ export const findingsOf = (stand: Stand, advice: Advice): readonly Finding[] =>
 
 const settled = (state: StepState) => state === 'done' || state === 'skipped'
 
-/** The first thing that is not done, in working order. */
+/** What was answered not well comes first: putting it right shakes the rest. Else the first thing not done, in working order. */
 export function nextAct(stand: Stand, advice: Advice): Act {
   const { state } = stand
   const sheet = sheetOf(stand, advice)
-  const first = sheet.find((each) => !settled(each.state)) ?? (sheet.at(-1) as StepStatus)
+  const first =
+    sheet.find(({ step, state: at }) => at === 'out' && step.done.kind === 'confirmed') ??
+    sheet.find((each) => !settled(each.state)) ??
+    (sheet.at(-1) as StepStatus)
   const { step, cause } = first
   const again = cause ? { again: cause } : {}
   if (state.released) return { kind: 'released', step, release: state.released }
@@ -340,23 +347,27 @@ export function nextAct(stand: Stand, advice: Advice): Act {
 
 /** What was found is not well: what to do about it, and which readings to take again once it is done. */
 function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly string[]): Act {
-  const { state } = stand
-  if (step.done.kind === 'judged') {
-    const verdict = judge(step.done.judge, stand)
+  const { state, windows } = stand
+  const verdict = step.done.kind === 'judged' ? judge(step.done.judge, stand) : undefined
+  if (verdict)
     return {
       kind: 'mend',
       step,
       readings,
-      say: verdict?.say ?? step.say,
-      ...(verdict?.remedy && { remedy: verdict.remedy }),
+      say: verdict.say,
+      ...(verdict.remedy && { remedy: verdict.remedy }),
       stop: stop === true,
     }
-  }
   const out = readings.filter((id) => isOut(stand, id))
-  const remedies = out.flatMap((id) => findOption(id, state.readings[id]?.value)?.remedy ?? [])
-  const measured = out.some((id) => typeof state.readings[id]?.value === 'number')
-  const says = [...remedies, ...(measured && step.whenOut ? [step.whenOut] : [])]
-  return { kind: 'mend', step, readings: out, say: says.join(' '), stop: stop === true }
+  const says = out.flatMap((id) => {
+    const value = state.readings[id]?.value
+    const unsafe = typeof value === 'number' && isStop(stand, id) ? windows.of[id]?.unsafe : undefined
+    if (unsafe) return [`${upper(readingTitle(id))}: ${unsafe.say}. Do not ride.`]
+    return findOption(id, value)?.remedy ?? []
+  })
+  const measured = out.some((id) => typeof state.readings[id]?.value === 'number' && !isStop(stand, id))
+  const said = [...says, ...(measured && step.whenOut ? [step.whenOut] : [])]
+  return { kind: 'mend', step, readings: out, say: said.join(' '), stop: stop === true }
 }
 
 function dialAct(stand: Stand, step: Step, advice: Advice): Act {
@@ -372,6 +383,13 @@ function dialAct(stand: Stand, step: Step, advice: Advice): Act {
     }
   if (advice.kind === 'measure') return { kind: 'measure', step, readings: advice.readings, why: advice.why }
   return { kind: 'stuck', step, say: advice.kind === 'in-window' ? step.say : advice.say }
+}
+
+/** Findings as they are read: each that was found, then in one line what was not done. */
+export function sayFindings(findings: readonly Finding[]): readonly string[] {
+  const undone = findings.filter((each) => each.undone).map((each) => each.say)
+  const found = findings.filter((each) => !each.undone).map((each) => each.say)
+  return undone.length > 0 ? [...found, `not done: ${undone.join(', ')}`] : found
 }
 
 /** The station the next act belongs to: a turn with the bite already in its window is a matter of centring. */

@@ -5,7 +5,7 @@ import type { Hardware } from '../stand/hardware.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
 import { admit } from './admit.ts'
 import { openJob, openStand } from './job.ts'
-import { findingsOf, sheetOf } from './next.ts'
+import { findingsOf, sayFindings, sheetOf } from './next.ts'
 
 /** A brake that is right in everything, ready to be signed. */
 const SOUND: readonly EntryBody[] = [
@@ -33,7 +33,7 @@ const without = (log: readonly EntryBody[], step: string) =>
   log.filter((body) => !(body.kind === 'confirm' && body.step === step))
 const findings = (log: readonly EntryBody[]) => {
   const at = job(log)
-  return findingsOf(at, at.advice).map((each) => each.say)
+  return sayFindings(findingsOf(at, at.advice))
 }
 
 it('a sound brake is released, and nothing is said against it', () => {
@@ -128,6 +128,12 @@ describe('not well is the second answer of every confirmation', () => {
     expect(job([confirm('wheel-seated'), not(confirm('hub-play')), confirm('hub-play')]).next.step.id).toBe(
       'wheel-true',
     )
+  })
+
+  it('comes before what it shook: what gave way is found before anything is measured again', () => {
+    const at = job([...SOUND, not(confirm('hard-squeezes', 10))])
+    expect(at.next).toMatchObject({ kind: 'confirm', step: { id: 'hard-squeezes' }, ill: { stop: true } })
+    expect(job([...SOUND, not(confirm('hard-squeezes', 10)), turn('anchor', 1)]).next.step.id).toBe('cable-clamped')
   })
 
   it('merely unwanted it may be skipped; not to be ridden it may not', () => {

@@ -7,7 +7,7 @@ import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { leverWeightAt, padPathsAt, reachAt, TOE } from '../run-sheet/judges.ts'
-import { findingsOf, type StepState, sheetOf } from '../run-sheet/next.ts'
+import { findingsOf, type StepState, sayFindings, sheetOf } from '../run-sheet/next.ts'
 import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
 import { lastReading } from '../stand/fold.ts'
@@ -139,7 +139,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     ...(state.closed && {
       closed: `Not to be ridden. Closed unreleased by ${state.closed.initials}, ${state.closed.at.slice(0, 16).replace('T', ' ')} UTC: ${state.closed.why}`,
     }),
-    unfit: findingsOf(job, advice).map((each) => each.say),
+    unfit: sayFindings(findingsOf(job, advice)),
     readings: sheetReadings(job, length),
     steps: steps.map(({ step, state: at, cause, remark }) => ({
       title: step.title,

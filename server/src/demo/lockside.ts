@@ -1,4 +1,5 @@
 import type { PartShape } from '@overhaul/core/drawer/part'
+import type { EntryBody } from '@overhaul/core/stand/entries'
 import type { Dimension, End, Hardware } from '@overhaul/core/stand/hardware'
 import type { StopAt } from './mechanic.ts'
 
@@ -23,6 +24,8 @@ export interface DemoJob {
   readonly by: string
   /** What the job is for, if it is more than adjusting. */
   readonly work?: 'fit' | 'rub'
+  /** What was found where it was laid down, and why it was closed unreleased. */
+  readonly closed?: { readonly found: readonly EntryBody[]; readonly why: string }
 }
 
 /** Laid down with the next turn on the screen, this many turns made. */
@@ -158,7 +161,22 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
   {
     name: 'Hire 14',
     description: 'Tandem, wide tyres, 47-622',
-    brakes: [brake(linearPull('front', 125, WIDE)), brake(linearPull('rear', 126, WIDE))],
+    brakes: [
+      brake(linearPull('front', 125, WIDE), {
+        complaint: 'Judders since the spring',
+        daysAgo: 5,
+        by: '5',
+        stopAt: { step: 'rim-sound' },
+        closed: {
+          found: [
+            { kind: 'reading', reading: 'rimMaterial', value: 'alloy', unit: '' },
+            { kind: 'reading', reading: 'rimWall', value: 0.5, unit: 'mm' },
+          ],
+          why: 'rim worn through, no wheel in the drawer',
+        },
+      }),
+      brake(linearPull('rear', 126, WIDE)),
+    ],
   },
   { name: 'Hire 15', description: 'Step-through, 37-622', brakes: [weekly(127, 'front', 14), weekly(128, 'rear', 14)] },
   {
@@ -216,7 +234,7 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
     name: 'Cross 1',
     description: 'Cyclo-cross bicycle, 35-622, cantilevers',
     brakes: [
-      brake(of('cantilever', 'front', 163, { tyreWidthMm: measured(35, 'rule') }), {
+      brake(of('cantilever', 'front', 169, { tyreWidthMm: measured(35, 'rule') }), {
         complaint: 'Lever comes near the bar',
         daysAgo: 2,
         stopAt: turning(0),

@@ -79,6 +79,7 @@ export function workedLog(
   startedAt: Date,
   stopAt?: StopAt,
   first: readonly EntryBody[] = [],
+  last: readonly EntryBody[] = [],
 ): readonly Entry[] {
   const log: Entry[] = []
   const write = (bodies: readonly EntryBody[]) => {
@@ -95,5 +96,6 @@ export function workedLog(
     if (bodies.length === 0) break
     write(bodies)
   }
+  write(last)
   return log.map(({ seq: _, ...entry }) => entry as Entry)
 }

@@ -32,6 +32,10 @@ export async function seedDemo(base: string, now = new Date()): Promise<void> {
   for (const { open } of waiting.sort((a, b) => a.at - b.at)) await open()
 }
 
+/** What a mechanic writes who cannot put it right. */
+const closing = ({ closed, by }: DemoBrake['jobs'][number]): readonly EntryBody[] =>
+  closed ? [...closed.found, { kind: 'close', initials: by, why: closed.why }] : []
+
 async function openJob(
   post: ReturnType<typeof client>,
   brakeId: string,
@@ -42,6 +46,6 @@ async function openJob(
   const { id } = await post<{ id: string }>('jobs', { brakeId, complaint: job.complaint })
   const startedAt = new Date(Math.floor(now.getTime() / DAY_MS) * DAY_MS - job.daysAgo * DAY_MS + 9 * 3_600_000)
   const first: readonly EntryBody[] = job.work ? [{ kind: 'reading', reading: 'work', value: job.work, unit: '' }] : []
-  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first)
+  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job))
   if (log.length > 0) await post(`jobs/${id}/entries`, log)
 }

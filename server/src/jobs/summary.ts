@@ -1,6 +1,6 @@
 import type { Outcome } from '@overhaul/core/outcome/outcome'
 import { type Job, openJob } from '@overhaul/core/run-sheet/job'
-import { runLine } from '@overhaul/core/run-sheet/next'
+import { runLine, sayFindings } from '@overhaul/core/run-sheet/next'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
 import type { OpenJob } from './ledger.ts'
@@ -32,7 +32,7 @@ export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>
     case 'closed':
       return {
         ...said(`Not to be ridden: ${next.close.why}. Closed by ${next.close.initials}.`),
-        unfit: next.findings.map((each) => each.say),
+        unfit: sayFindings(next.findings),
       }
     default:
       return said(next.step.say)

@@ -244,6 +244,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   }
   const onRight = (side: 'left' | 'right') => (side === 'right') !== flipped
   const anchor = at('anchor')
+  const anchorRight = anchor !== undefined && anchor[0] > WIDTH / 2 + 40
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot hold a drawing; it groups the drawing's controls
     <svg
@@ -290,9 +291,9 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       <Shapes shapes={outline.cable} scale={scale} />
       {anchor && (
         <text
-          x={anchor[0] + (flipped ? 46 : -46)}
+          x={anchor[0] + (anchorRight ? 20 : -46)}
           y={anchor[1] - 12}
-          textAnchor={flipped ? 'start' : 'end'}
+          textAnchor={anchorRight ? 'start' : 'end'}
           fontSize="16"
           fontWeight="500"
         >

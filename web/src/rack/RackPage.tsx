@@ -124,7 +124,9 @@ export default function RackPage() {
       {rack.data && rack.data.length > 0 && found.length === 0 && (
         <div style={{ display: 'grid', gap: 12, justifyItems: 'start' }}>
           <p>
-            Nothing on the rail matches “{search}”{filter !== 'all' && ' in this part of it'}.
+            {search.trim() === ''
+              ? `Nothing on the rail is here: ${FILTERS.find((each) => each.id === filter)?.title}.`
+              : `Nothing on the rail matches “${search}”${filter === 'all' ? '' : ' in this part of it'}.`}
           </p>
           <Press
             onPress={() => {
@@ -168,6 +170,7 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
           ) : (
             <NewJob brakeId={brake.id} last={brake.job} label={`${bicycle.name} ${brake.end}`} />
           )}
+          {brake.job?.closedAt && <Unfit job={brake.job} />}
         </BrakeRow>
       ))}
     </Tag>
@@ -176,23 +179,20 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
 
 const isOpen = (job: JobRow | null): job is JobRow => job !== null && !job.releasedAt && !job.closedAt
 
-/** Closed unreleased: said first, with what was found. */
+/** Closed unreleased: what was found against riding it. */
 function Unfit({ job }: { job: JobRow }) {
   return (
-    <div style={{ minWidth: 0 }}>
-      <b style={{ color: 'var(--out)' }}>Not to be ridden</b>
-      <ul>
-        {(job.summary.unfit ?? []).map((each) => (
-          <li key={each}>{each}</li>
-        ))}
-      </ul>
-    </div>
+    <ul style={{ gridColumn: '1 / -1', paddingBottom: 8 }}>
+      {(job.summary.unfit ?? []).map((each) => (
+        <li key={each}>{each}</li>
+      ))}
+    </ul>
   )
 }
 
 function JobState({ job }: { job: JobRow }) {
   const said = job.complaint || job.summary.nextSay
-  if (job.closedAt) return <Unfit job={job} />
+  if (job.closedAt) return <b style={{ color: 'var(--out)' }}>Not to be ridden</b>
   return <div style={{ minWidth: 0 }}>{job.releasedAt ? <Slate>{job.summary.nextSay}</Slate> : said}</div>
 }
 

@@ -73,7 +73,7 @@ export function notesOf(job: Job, length: LengthUnit): readonly ScrewNote[] {
     return [
       {
         anchor: id,
-        side: id.startsWith('left') ? 'left' : 'right',
+        side: (anchors[id]?.[0] ?? 0) < 0 ? 'left' : 'right',
         text: `${title} · ${where}`,
         ...(move && {
           next: `${move.amount > 0 ? '+' : '−'}${formatFraction(Math.abs(move.amount))}`,

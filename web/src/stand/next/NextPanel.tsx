@@ -1,5 +1,5 @@
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import { type Act as NextAct, sayFindings } from '@overhaul/core/run-sheet/next'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import styled from 'styled-components'
@@ -88,8 +88,8 @@ function Body(props: NextProps) {
           </Top>
           <Act>{next.close.why}</Act>
           <ul>
-            {next.findings.map(({ say }) => (
-              <li key={say}>{say}</li>
+            {sayFindings(next.findings).map((each) => (
+              <li key={each}>{each}</li>
             ))}
           </ul>
           <p>Closed unreleased by {next.close.initials}. What was found opens the next job on this brake.</p>

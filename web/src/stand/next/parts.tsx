@@ -2,7 +2,7 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Step } from '@overhaul/core/run-sheet/steps/step'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { useState } from 'react'
+import { type KeyboardEvent, useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
 import { Field, Press, Slate } from '../../ui/parts.tsx'
@@ -40,7 +40,7 @@ export const Row = styled.div`
 `
 export const Entry = styled.label`
   display: grid;
-  gap: 2px;
+  gap: 6px;
   font: 500 16px/1 var(--label);
   input {
     width: 84px;
@@ -66,6 +66,13 @@ export function Tools({ step }: { step: Step }) {
   return step.tools ? <Slate>At hand: {step.tools.join(', ')}.</Slate> : null
 }
 
+/** Enter in a field does what the button beside it does: these stand inside the readings’ form, which is not theirs. */
+const onEnter = (act: () => void) => (event: KeyboardEvent) => {
+  if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return
+  event.preventDefault()
+  act()
+}
+
 /** Skipping asks for a reason, and the reason stands on the job sheet. What is not to be ridden is closed instead. */
 export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
   const [reason, setReason] = useState<string>()
@@ -77,8 +84,9 @@ export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
       </Press>
     )
   }
+  const skip = () => write([{ kind: 'skip', step: job.next.step.id, reason }])
   return (
-    <Row as="form" onSubmit={(event) => event.preventDefault()}>
+    <Row role="group" onKeyDown={onEnter(skip)}>
       <Entry>
         why is it skipped?
         <Field
@@ -88,9 +96,7 @@ export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
           onChange={(event) => setReason(event.target.value)}
         />
       </Entry>
-      <Press type="submit" onPress={() => write([{ kind: 'skip', step: job.next.step.id, reason }])}>
-        Skip, with this reason
-      </Press>
+      <Press onPress={skip}>Skip, with this reason</Press>
     </Row>
   )
 }
@@ -107,14 +113,9 @@ export function CloseUnreleased({ write }: Pick<NextProps, 'write'>) {
       </Press>
     )
   }
+  const close = () => write([{ kind: 'close', initials, why }])
   return (
-    <Row
-      as="form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        write([{ kind: 'close', initials, why }])
-      }}
-    >
+    <Row role="group" onKeyDown={onEnter(close)}>
       <Entry>
         why is it not to be ridden?
         <Field
@@ -128,7 +129,7 @@ export function CloseUnreleased({ write }: Pick<NextProps, 'write'>) {
         initials
         <Field maxLength={20} value={initials} onChange={(event) => setInitials(event.target.value)} />
       </Entry>
-      <Press type="submit" isDisabled={why.trim() === '' || initials.trim() === ''}>
+      <Press onPress={close} isDisabled={why.trim() === '' || initials.trim() === ''}>
         Close unreleased
       </Press>
       <Press quiet onPress={() => setWhy(undefined)}>
