@@ -1,8 +1,9 @@
 import { parseArgs } from 'node:util'
+import { kitOf } from '@overhaul/core/bench/kit'
 import { adviceMoves } from '@overhaul/core/dial-in/from-log'
-import { findFamily } from '@overhaul/core/families/registry'
 import { habitOf } from '@overhaul/core/simulate/habit'
 import { bookBicycle, type Policy, trial } from '@overhaul/core/simulate/passes'
+import { findFamily } from '@overhaul/core/workshop/families'
 
 /** How many passes the advice needs against the habit, on a fleet of simulated brakes. See docs/bench.md. */
 const { values } = parseArgs({
@@ -31,7 +32,7 @@ if (complaint || !family.ok) {
 const bicycle = bookBicycle(family.value)
 
 const advice: Policy = (log, windows) => {
-  const moves = adviceMoves(bicycle.model, log, windows)
+  const moves = adviceMoves(kitOf(bicycle.family), bicycle.model, log, windows)
   return moves.length > 0 ? { kind: 'turn', moves } : { kind: 'measure' }
 }
 

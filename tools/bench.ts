@@ -1,8 +1,9 @@
+import { kitOf } from '@overhaul/core/bench/kit'
+import { bookDimensions, hereAt } from '@overhaul/core/brake/dimension'
 import { straddleAt, straddleCurve } from '@overhaul/core/cable/straddle'
 import { advise } from '@overhaul/core/dial-in/advice'
 import { believe, standingWalk } from '@overhaul/core/dial-in/belief'
 import type { Part } from '@overhaul/core/drawer/part'
-import { bookDimensions, FAMILIES, findFamily, hereAt } from '@overhaul/core/families/registry'
 import { planMount } from '@overhaul/core/mount/plan'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { driftOutline } from '@overhaul/core/pads/drift-outline'
@@ -11,6 +12,7 @@ import { habitOf } from '@overhaul/core/simulate/habit'
 import { type Bicycle, bookBicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
 import { fold } from '@overhaul/core/stand/fold'
 import { BRIDGE } from '@overhaul/core/testing/mount'
+import { FAMILIES, findFamily } from '@overhaul/core/workshop/families'
 import { type Line, quantile } from './bench-lines.ts'
 import { benchServer } from './bench-server.ts'
 
@@ -21,23 +23,24 @@ const LONG = 60
 
 function longLog(bicycle: Bicycle) {
   for (let seed = 1; ; seed += 1) {
-    const { log } = trial(bicycle, seed, habitOf(bicycle.familyId))
+    const { log } = trial(bicycle, seed, habitOf(bicycle.family.id))
     if (log.length >= LONG) return { seed, log: log.slice(0, LONG) }
   }
 }
 
 function adviceLine(bicycle: Bicycle): Line {
-  const { model } = bicycle
+  const { family, model } = bicycle
+  const kit = kitOf(family)
   const { seed, log } = longLog(bicycle)
   const { windows } = fleetBrake(bicycle, seed)
   const times = Array.from({ length: 1000 }, () => {
     const start = performance.now()
-    const state = fold(model, log)
-    advise(believe(model, state), state, windows)
+    const state = fold(kit, model, log)
+    advise(believe(kit, model, state), state, windows)
     return performance.now() - start
   }).slice(400)
   return {
-    what: `advice after a new reading, log of ${LONG} entries, p95: ${bicycle.familyId}`,
+    what: `advice after a new reading, log of ${LONG} entries, p95: ${family.id}`,
     value: quantile(times, 0.95),
     unit: 'ms',
     limit: 5,
@@ -45,17 +48,18 @@ function adviceLine(bicycle: Bicycle): Line {
 }
 
 function frameLine(bicycle: Bicycle): Line {
-  const { model } = bicycle
+  const { family, model } = bicycle
+  const kit = kitOf(family)
   const { log } = longLog(bicycle)
-  const belief = believe(model, fold(model, log))
+  const belief = believe(kit, model, fold(kit, model, log))
   const { q } = standingWalk(belief)
   const times = Array.from({ length: 2000 }, (_, index) => {
     const start = performance.now()
-    model.outline(model.squeeze(q, (index % 60) + 0.5))
+    model.frame(q, { travelMm: (index % 60) + 0.5, wheelDeg: 0 })
     return performance.now() - start
   }).slice(200)
   return {
-    what: `squeeze and outline for one frame, p95: ${bicycle.familyId}`,
+    what: `one frame of a squeeze, p95: ${family.id}`,
     value: quantile(times, 0.95),
     unit: 'ms',
     limit: 0.2,
@@ -66,7 +70,9 @@ function driftLine(): Line {
   const times = Array.from({ length: 2000 }, (_, index) => {
     const { model } = bicycles[index % bicycles.length] as Bicycle
     const start = performance.now()
-    const drift = expectOk(driftOf(model.padArm.left, 1 + (index % 20) / 10, { trackMm: 16, padMm: 8 }))
+    const drift = expectOk(
+      driftOf(model.padArm?.left ?? { inMm: 28, upMm: 28 }, 1 + (index % 20) / 10, { trackMm: 16, padMm: 8 }),
+    )
     driftOutline(drift, 1, 4, { rimWidthMm: 24, tyreWidthMm: 37 })
     return performance.now() - start
   }).slice(200)
@@ -86,7 +92,9 @@ function straddleLines(): readonly Line[] {
   const point = time(1000, (index) =>
     straddleAt(cantilever, d, hereAt(cantilever, 'front'), 1.5, 20 + (index % 200) / 2),
   )
-  const curve = time(100, (index) => straddleCurve(cantilever, { ...d, loadedMassKg: 80 + (index % 20) }, hereAt(cantilever, 'front'), 1.5))
+  const curve = time(100, (index) =>
+    straddleCurve(cantilever, { ...d, loadedMassKg: 80 + (index % 20) }, hereAt(cantilever, 'front'), 1.5),
+  )
   return [
     { what: 'straddle under a dragged yoke, one frame, p95', value: quantile(point, 0.95), unit: 'ms', limit: 4 },
     { what: 'straddle, the whole curve, p95', value: quantile(curve, 0.95), unit: 'ms', limit: 100 },

@@ -2,16 +2,16 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
+import { kitOf } from '@overhaul/core/bench/kit'
+import { partOf } from '@overhaul/core/brake/school'
 import { PART_KINDS } from '@overhaul/core/drawer/kinds'
 import { DRAWER_COLUMNS } from '@overhaul/core/drawer/rows'
-import { FAMILIES, fitFamily } from '@overhaul/core/families/registry'
+import { ROTOR_READINGS, ROTOR_STEP } from '@overhaul/core/families/disc/rotor'
 import { WAYS } from '@overhaul/core/mount/ways'
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { STEPS } from '@overhaul/core/run-sheet/steps/steps'
-import { CHOICES, partOf } from '@overhaul/core/stand/choices'
-import { SWAPPED_PARTS } from '@overhaul/core/stand/depends'
 import { ENTRY_KINDS } from '@overhaul/core/stand/entries'
-import { READINGS, SEEN } from '@overhaul/core/stand/readings'
+import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
 import { quantile } from './bench-lines.ts'
 
@@ -90,6 +90,14 @@ describe('npm run -s bench:passes', () => {
   })
 })
 
+const KITS = FAMILIES.map(kitOf)
+const once = <T extends { readonly id: string }>(all: readonly T[]): readonly T[] => [
+  ...new Map(all.map((each) => [each.id, each])).values(),
+]
+const READINGS = once([...KITS.flatMap(({ readings }) => readings), ...ROTOR_READINGS])
+const SEEN = once(KITS.flatMap(({ seen }) => seen))
+const STEPS = once([...KITS.flatMap(({ steps }) => steps), ROTOR_STEP])
+const SCHOOLS = once(KITS.flatMap(({ schools }) => schools))
 const ADJUSTERS = FAMILIES.flatMap((family) => expectOk(fitFamily(family.id, {})).adjusters)
 
 describe('docs/formats.md', () => {
@@ -109,7 +117,7 @@ describe('docs/formats.md', () => {
         done.kind === 'signed' ? [] : shorthand ? [id, `${shorthand} ok`] : [id],
       ),
       ...SWAPPED_PARTS,
-      ...CHOICES.flatMap((each) => [partOf(each), ...each.options.map((option) => option.id)]),
+      ...SCHOOLS.flatMap((each) => [partOf(each), ...each.options.map((option) => option.id)]),
       ...ADJUSTERS.flatMap(({ id, shorthand }) => [id, shorthand]),
       ...WAYS.map(({ id }) => id),
       ...PART_KINDS.map(({ id }) => id),

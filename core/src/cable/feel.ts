@@ -1,8 +1,11 @@
+import type { Dimensions } from '../brake/dimension.ts'
 import type { Worked } from '../calculation/calculation.ts'
 import { leverWeight } from '../calculations/lever-weight.ts'
-import type { Dimensions } from '../families/family.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
-import { findReading } from '../stand/readings.ts'
+
+/** Heavier than this a lever is heavy; coming back with less, friction nearly holds the pads on. Our choice. */
+export const HEAVY_N = 20
+export const HELD_N = 1
 
 /** What to do about an inner that does not run smoothly, by its housing (handbook, common practice); undefined where it does. */
 export function cableFeel(feel: string, lined: string): string | undefined {
@@ -36,8 +39,8 @@ export function leverWeightOf(pullN: number, backN: number, d: Dimensions): Outc
   })
   if (!worked.ok) return worked
   const { springN, efficiency } = worked.value.outputs
-  const heavy = pullN > (findReading('leverWeight')?.limit?.high ?? Number.POSITIVE_INFINITY)
-  const held = backN < (findReading('leverBack')?.limit?.low ?? 0)
+  const heavy = pullN > HEAVY_N
+  const held = backN < HELD_N
   const rough = efficiency < FREE_EFFICIENCY
   const say = `Springs pull ${springN.toFixed(0)} N at the brake; ${Math.round(100 * efficiency)} % of a pull comes through the cable.`
   const remedy =

@@ -1,8 +1,8 @@
+import type { Dimensions } from '../brake/dimension.ts'
+import type { RouteSegment } from '../brake/route.ts'
 import type { Worked } from '../calculation/calculation.ts'
 import { bendSpace, cableRoute } from '../calculations/routing.ts'
-import type { Dimensions } from '../families/family.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
-import type { RouteSegment } from '../stand/entries.ts'
 
 /** Tighter than this a bend binds and wears. Our choice, no source. */
 export const TIGHT_RADIUS_MM = 60

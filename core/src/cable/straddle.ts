@@ -1,4 +1,7 @@
-import type { Dimensions, Family, Here } from '../families/family.ts'
+import type { Dimensions, Here } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { ChosenSchools } from '../brake/school.ts'
 import { type LeverMatch, leverMatch } from '../match/lever-match.ts'
 
 /** A straddle cable of one length, and what it makes of the brake. */
@@ -16,6 +19,10 @@ export interface StraddlePoint {
 
 export const hasStraddle = (family: Family): boolean => family.dimensions.some((each) => each.id === 'straddleMm')
 
+/** Pads as far off as the chosen school has them: the gap that takes as much cable, mm. */
+export const gapOf = ({ contactRatio = 1, setting }: BrakeModel, schools: ChosenSchools): number =>
+  setting(schools).cableMm / (2 * contactRatio)
+
 /** Distance between the straddle’s ends at contact. */
 const spanOf = (d: Dimensions): number =>
   d.cableOutMm === undefined
@@ -31,6 +38,9 @@ export function yokeFor(d: Dimensions, straddleMm: number): number | undefined {
   return square > 0 ? Math.sqrt(square) : undefined
 }
 
+/** Ordinary pads on an alloy rim keep about half of their friction in the wet (from memory). */
+const ORDINARY_WET = 0.5
+
 /** What a yoke height makes of this brake, lever and load with its pads this far off; undefined where it cannot brake. */
 export function straddleAt(
   family: Family,
@@ -40,14 +50,19 @@ export function straddleAt(
   yokeMm: number,
 ): StraddlePoint | undefined {
   const straddleMm = straddleFor(d, yokeMm)
-  const match = leverMatch(family, { ...d, straddleMm }, here, { school: { school: 'gap', gapMm } })
-  return match.ok ? pointOf(straddleMm, yokeMm, match.value) : undefined
+  const own = { ...d, straddleMm }
+  const model = family.fit(own, here)
+  const match = leverMatch(family, own, here, {
+    schools: { bite: { option: 'gap', amount: gapMm } },
+    wetShare: ORDINARY_WET,
+  })
+  return match.ok && model.ok ? pointOf(straddleMm, yokeMm, model.value.contactRatio ?? 0, match.value) : undefined
 }
 
-const pointOf = (straddleMm: number, yokeMm: number, match: LeverMatch): StraddlePoint => ({
+const pointOf = (straddleMm: number, yokeMm: number, linkageRatio: number, match: LeverMatch): StraddlePoint => ({
   straddleMm,
   yokeMm,
-  linkageRatio: match.linkageRatio,
+  linkageRatio,
   travelMm: match.contactTravelMm,
   reserveMm: match.reserveMm,
   handForceN: match.handForceN,

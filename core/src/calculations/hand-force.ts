@@ -141,6 +141,66 @@ export const handForce = defineCalculation({
   ],
 })
 
+export const handTorque = defineCalculation({
+  id: 'hand-torque',
+  title: 'Hand force for a stop, from the brake’s torque',
+  summary: 'What the finger must pull for a deceleration by this one brake, whatever presses on whatever.',
+  inputs: {
+    massKg: { type: 'number', unit: 'kg', min: 0, max: 1000, aboveMin: true, meaning: 'bicycle, rider and load' },
+    decelerationG: { type: 'number', unit: 'g', min: 0, max: 2, meaning: 'deceleration over standard gravity' },
+    tyreRadiusMm: lengthAbove0('radius of the tyre on the road', 600),
+    torqueNmPerN: share('braking torque for each newton of cable tension at the brake', 20),
+    efficiency: share('tension at the brake over tension at the lever', 1),
+    leverCableArmMm: lengthAbove0('lever pivot to cable end', 100),
+    leverFingerArmMm: lengthAbove0('lever pivot to finger', 200),
+  },
+  outputs: {
+    brakingForceN: { type: 'number', unit: 'N', meaning: 'wanted at the road' },
+    torqueNm: { type: 'number', unit: 'N·m', meaning: 'wanted at the wheel' },
+    cableForceN: { type: 'number', unit: 'N', meaning: 'tension at the brake' },
+    leverage: { type: 'number', unit: '', meaning: 'cable tension at the lever over finger force' },
+    handForceN: { type: 'number', unit: 'N', meaning: 'finger force at the lever' },
+  },
+  sources: [
+    { kind: 'textbook', title: 'Braking torque over the tyre’s radius is the force at the road; the lever by moments' },
+    { kind: 'standard', title: '16 CFR 1512.5/1512.18: 0.50 g with at most 178 N (40 lbf) at the lever (from memory)' },
+  ],
+  example: {
+    massKg: 90,
+    decelerationG: 0.5,
+    tyreRadiusMm: 340,
+    torqueNmPerN: 0.87,
+    efficiency: 0.73,
+    leverCableArmMm: 30,
+    leverFingerArmMm: 75,
+  },
+  run(i) {
+    const brakingForceN = i.massKg * GRAVITY * i.decelerationG
+    const torqueNm = (brakingForceN * i.tyreRadiusMm) / 1000
+    const cableForceN = torqueNm / i.torqueNmPerN
+    const leverage = i.leverFingerArmMm / i.leverCableArmMm
+    return ok({ brakingForceN, torqueNm, cableForceN, leverage, handForceN: cableForceN / i.efficiency / leverage })
+  },
+  working: (i, o) => [
+    {
+      formula: 'at the road F = m·g·(a/g)',
+      numbers: `${figure(i.massKg)} × 9.807 × ${figure(i.decelerationG)} = ${figure(o.brakingForceN)} N`,
+    },
+    {
+      formula: 'torque M = F·tyre',
+      numbers: `${figure(o.brakingForceN)} × ${figure(i.tyreRadiusMm)}/1000 = ${figure(o.torqueNm)} N·m`,
+    },
+    {
+      formula: 'cable T = M/(torque for each newton)',
+      numbers: `${figure(o.torqueNm)} / ${figure(i.torqueNmPerN)} = ${figure(o.cableForceN)} N`,
+    },
+    {
+      formula: 'hand = T/efficiency/(finger arm/cable arm)',
+      numbers: `${figure(o.cableForceN)} / ${figure(i.efficiency)} / ${figure(o.leverage)} = ${figure(o.handForceN)} N`,
+    },
+  ],
+})
+
 export const rearSkid = defineCalculation({
   id: 'rear-skid',
   title: 'Deceleration at which the rear wheel skids',

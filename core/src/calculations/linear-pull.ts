@@ -1,5 +1,5 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
-import { linearPullLinkage } from '../families/linear-pull/geometry.ts'
+import { linearPullLinkage } from '../linkages/linear-pull.ts'
 import { cableAt, cablePull, linkageRatio, openingForGap, padAt, tieRates } from '../mechanics/linkage.ts'
 import { toDeg } from '../mechanics/vector.ts'
 import { ok, refuse } from '../outcome/outcome.ts'

@@ -6,7 +6,7 @@ import { drilledTube } from './drilled-tube.ts'
 import { drillAccess, reaming } from './drilling.ts'
 import { drumTorque } from './drum.ts'
 import { caliper, cantilever, discCaliper } from './families.ts'
-import { handForce, leverTravel, rearSkid } from './hand-force.ts'
+import { handForce, handTorque, leverTravel, rearSkid } from './hand-force.ts'
 import { leverShift } from './lever-shift.ts'
 import { leverWeight } from './lever-weight.ts'
 import { linearPull } from './linear-pull.ts'
@@ -52,6 +52,7 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   leverTravel,
   leverWeight,
   handForce,
+  handTorque,
   stopTest,
   wearForecast,
 ]

@@ -1,10 +1,11 @@
-import type { AdjusterSpec } from '../families/family.ts'
+import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { BrakeModel, Derived } from '../brake/model.ts'
+import { placement, type Window, type Windows } from '../brake/window.ts'
 import type { StandState } from '../stand/fold.ts'
-import { placement, type Window, type Windows } from '../stand/windows.ts'
 import { type Belief, isSettled } from './belief.ts'
 import { candidates, lastDirections, priceIn } from './candidates.ts'
 import { type Aim, type Amounts, Bench, type Sample, sampleAt, samplesOf } from './possible.ts'
-import { NEEDED, STEERED, type Turn } from './turn.ts'
+import type { Turn } from './turn.ts'
 
 export type Advice =
   /** Make these turns, squeeze, measure. */
@@ -16,8 +17,8 @@ export type Advice =
   /** No setting satisfies the windows, or none that the adjusters can reach. */
   | { readonly kind: 'no-setting'; readonly say: string }
 
-/** What the hand knows although the readings are content: the side that rubs, or nothing nearer. */
-export type NotRight = 'left' | 'right' | 'somewhere'
+/** What the hand knows although the readings are content: what is too near where it rubs, or nothing nearer. */
+export type NotRight = { readonly rubs: string } | 'somewhere'
 
 /** Possible brakes a candidate is tried on, and how many candidates reach each sieve. */
 const COARSE = 20
@@ -63,7 +64,7 @@ const eitherWay = (bench: Bench, belief: Belief, move: Amounts) =>
  */
 export function advise(belief: Belief, state: StandState, windows: Windows, notRight?: NotRight): Advice {
   if (windows.empty) return { kind: 'no-setting', say: windows.empty.say }
-  const missing = NEEDED.filter((id) => state.readings[id]?.status !== 'current')
+  const missing = belief.model.needed.filter((id) => state.readings[id]?.status !== 'current')
   if (missing.length > 0) {
     const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
     return { kind: 'measure', readings: missing, why: cause ?? 'not measured yet' }
@@ -77,7 +78,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     }
   }
   const { model } = belief
-  const aims = STEERED.flatMap((reading): readonly Aim[] => {
+  const aims = model.steered.flatMap((reading): readonly Aim[] => {
     const window = windows.of[reading]
     return window ? [{ index: model.readings.indexOf(reading), window }] : []
   })
@@ -87,7 +88,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const possible = (from: number, to: number) =>
     wrong.length > 0 ? wrong.slice(from, to) : samplesOf(belief, from, to)
   const coarse = possible(0, COARSE)
-  const out = outside(aims, state)
+  const out = outside(aims, model, state)
   const chanceCoarse = bench.chance(coarse, STAY)
   if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
   const fine = [...coarse, ...possible(COARSE, FINE)]
@@ -122,12 +123,10 @@ const THROUGH = 400
 /** Fewer than this do not count: the setting does not explain what the hand found. */
 const TOO_FEW = 8
 
-const RUBBED: Readonly<Record<Exclude<NotRight, 'somewhere'>, string>> = { left: 'gapLeft', right: 'gapRight' }
-
 /** The possible brakes that agree with the hand: with that pad within the rub wall, or with something out of its window. */
 function wrongOnes(bench: Bench, belief: Belief, windows: Windows, notRight: NotRight | undefined): readonly Sample[] {
   if (!notRight) return []
-  const pad = notRight === 'somewhere' ? undefined : RUBBED[notRight]
+  const pad = notRight === 'somewhere' ? undefined : notRight.rubs
   const wall = pad === undefined ? undefined : windows.of[pad]?.wallLow
   const gap = pad === undefined ? -1 : belief.model.readings.indexOf(pad)
   const wrong = samplesOf(belief, 0, THROUGH).filter((sample) =>
@@ -142,7 +141,7 @@ const PROBE_WORTH = 0.25
 /** A pad that lies on the rim shows nothing. */
 const SHOWS_MM = 0.2
 
-/** A turn that also shows which way an adjuster works is worth more, as long as the pads are not centred. */
+/** A turn that also shows which way an adjuster works is worth more, as long as what it would centre is apart. */
 function probeWorth(
   bench: Bench,
   mean: Sample,
@@ -150,12 +149,15 @@ function probeWorth(
   state: StandState,
   windows: Windows,
 ): (move: Amounts) => number {
-  const difference = windows.of.gapDifference
-  if (isSettled(belief) || !difference || !apart(state, difference)) return () => 0
+  const { model } = belief
+  const derived = model.derived.find(({ id }) => windows.of[id])
+  const window = derived && windows.of[derived.id]
+  if (isSettled(belief) || !derived || !window || !apart(derived, state, window)) return () => 0
+  const shown = derived.of.map((id) => model.readings.indexOf(id))
   return (move) => {
-    if (!move.adjusters.some((adjuster) => belief.model.adjusters[adjuster]?.eitherWay)) return 0
-    const [gapLeft = 0, gapRight = 0] = bench.after(mean, move, false)
-    return Math.min(gapLeft, gapRight) > SHOWS_MM ? PROBE_WORTH : 0
+    if (!move.adjusters.some((adjuster) => model.adjusters[adjuster]?.eitherWay)) return 0
+    const y = bench.after(mean, move, false)
+    return Math.min(...shown.map((index) => y[index] as number)) > SHOWS_MM ? PROBE_WORTH : 0
   }
 }
 
@@ -163,21 +165,31 @@ function probeWorth(
 function looksSinceTurn({ happenings, model }: Belief, reading: string): number {
   const index = model.readings.indexOf(reading)
   const lastTurn = happenings.findLastIndex((each) => each.kind === 'turn')
-  return happenings.slice(lastTurn + 1).filter((each) => each.kind === 'seen' && each.reading === index).length
+  return happenings
+    .slice(lastTurn + 1)
+    .filter((each) => each.kind === 'seen' && each.told.kind === 'value' && each.told.reading === index).length
 }
 
-/** Both gaps current, and further apart than they may be. */
-function apart({ readings }: StandState, window: Window): boolean {
-  const { gapLeft, gapRight } = readings
-  if (gapLeft?.status !== 'current' || gapRight?.status !== 'current') return false
-  return placement(window, Number(gapLeft.value) - Number(gapRight.value)) !== 'in'
+/** A derived reading from current ones, or undefined while one of them does not stand. */
+export function derivedNow({ of, value }: Derived, { readings }: StandState): number | undefined {
+  const current = of.map((id) => readings[id])
+  return current.every((each) => each?.status === 'current')
+    ? value(current.map((each) => Number(each?.value)))
+    : undefined
+}
+
+/** What it is worked out from current, and it outside its window. */
+function apart(derived: Derived, state: StandState, window: Window): boolean {
+  const now = derivedNow(derived, state)
+  return now !== undefined && placement(window, now) !== 'in'
 }
 
 /** Current readings that lie outside their windows. */
-const outside = (aims: readonly Aim[], state: StandState): readonly string[] => [
+const outside = (aims: readonly Aim[], model: BrakeModel, state: StandState): readonly string[] => [
   ...new Set(
     aims.flatMap(({ window }) => {
-      if (window.reading === 'gapDifference') return apart(state, window) ? ['gapLeft', 'gapRight'] : []
+      const derived = model.derived.find(({ id }) => id === window.reading)
+      if (derived) return apart(derived, state, window) ? derived.of : []
       const reading = state.readings[window.reading]
       const stands = reading?.status === 'current' && typeof reading.value === 'number'
       return stands && placement(window, reading.value as number) !== 'in' ? [window.reading] : []

@@ -1,14 +1,15 @@
-import type { FamilyModel } from '../families/family.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { BrakeModel } from '../brake/model.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Layout, type Learnt, layoutFor } from './layout.ts'
 import { isPredicted, type Linear, linearise, NO_SLOPE, residualOf, type Scratch, UNSETTLED } from './likelihood.ts'
 import { backward, cholesky, forward } from './matrix.ts'
-import { type Happening, timeline } from './timeline.ts'
+import { type Happening, isAnother, timeline } from './timeline.ts'
 import { Walk } from './walk.ts'
 
 /** What is believed of this brake: a Gaussian over everything nobody has measured. */
 export interface Belief {
-  readonly model: FamilyModel
+  readonly model: BrakeModel
   readonly layout: Layout
   readonly happenings: readonly Happening[]
   readonly mean: Float64Array
@@ -45,10 +46,11 @@ const ENOUGH = 0.02
 /**
  * The belief after a job's log: maximum a posteriori by damped Gauss–Newton over the whole log (it is short),
  * with the curvature there as its precision. The same log gives the same belief on every screen.
- * `learnt` is what earlier visits of this brake taught.
+ * `before` is what earlier visits of this brake taught.
  */
-export function believe(model: FamilyModel, state: StandState, learnt: Learnt = {}): Belief {
-  const happenings = timeline(model, state)
+export function believe(kit: Kit, model: BrakeModel, state: StandState, before: Learnt = {}): Belief {
+  const happenings = timeline(kit, model, state)
+  const learnt = isAnother(model, state) ? {} : before
   const ways = readings(directions(model, learnt), happenings, learnt)
   const likeliest = Math.max(...ways.map((each) => each.evidence + Math.log(each.prior)))
   const odds = ways.map((each) => each.prior * Math.exp(each.evidence - likeliest))
@@ -61,7 +63,7 @@ export function believe(model: FamilyModel, state: StandState, learnt: Learnt = 
 }
 
 interface Direction {
-  readonly way: FamilyModel
+  readonly way: BrakeModel
   readonly prior: number
 }
 
@@ -71,7 +73,7 @@ const SHOWN = 0.98
 const directionId = (adjuster: string) => `${adjuster}.direction`
 
 /** The model with every direction its adjusters may work in, each as likely as the other until a visit has shown it. */
-function directions(model: FamilyModel, learnt: Learnt): readonly Direction[] {
+function directions(model: BrakeModel, learnt: Learnt): readonly Direction[] {
   return model.adjusters.reduce<readonly Direction[]>(
     (ways, spec, index) => {
       if (!spec.eitherWay) return ways
@@ -108,7 +110,7 @@ function readings(ways: readonly Direction[], happenings: readonly Happening[], 
 }
 
 interface OpenLog {
-  readonly model: FamilyModel
+  readonly model: BrakeModel
   readonly layout: Layout
   readonly happenings: readonly Happening[]
   readonly scratch: Scratch
@@ -116,7 +118,7 @@ interface OpenLog {
   readonly first: Linear
 }
 
-function openLog(model: FamilyModel, happenings: readonly Happening[], learnt: Learnt): OpenLog {
+function openLog(model: BrakeModel, happenings: readonly Happening[], learnt: Learnt): OpenLog {
   const layout = layoutFor(model, happenings, learnt)
   const count = model.readings.length
   const scratch: Scratch = { y: new Float64Array(count), slopes: [] }
@@ -164,7 +166,7 @@ function descend({ model, layout, happenings, scratch, start, first }: OpenLog, 
 }
 
 function doubts(
-  model: FamilyModel,
+  model: BrakeModel,
   layout: Layout,
   happenings: readonly Happening[],
   theta: Float64Array,
@@ -177,21 +179,22 @@ function doubts(
       walk.step(happening, index)
       fresh = false
     }
-    if (happening.kind !== 'seen') return []
+    if (happening.kind !== 'seen' || happening.told.kind !== 'value') return []
     if (!fresh) {
       walk.settle()
       model.predict(walk.q, scratch.y)
       fresh = true
     }
-    const expected = scratch.y[happening.reading] as number
+    const { told } = happening
+    const expected = scratch.y[told.reading] as number
     const wider = walk.unsettled ? UNSETTLED : 1
-    const sigmas = Math.abs(residualOf(model, happening.reading, happening.value, expected)) / (happening.sd * wider)
+    const sigmas = Math.abs(residualOf(told, expected)) / (told.sd * wider)
     if (sigmas <= DOUBT_SIGMAS) return []
     return [
       {
         entryId: happening.entryId,
-        reading: model.readings[happening.reading] as string,
-        value: happening.value,
+        reading: model.readings[told.reading] as string,
+        value: told.value,
         expected,
         sigmas,
       },

@@ -1,4 +1,5 @@
-import type { AdjusterSpec, FamilyModel } from '../families/family.ts'
+import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { BrakeModel } from '../brake/model.ts'
 import type { AdjusterState, StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
 import type { Aim, Amounts, Bench, Sample } from './possible.ts'
@@ -18,7 +19,7 @@ export function lastDirections(belief: Belief): readonly number[] {
 
 /** What a move costs, as a share of the chance of success. After a spring has changed its hole a screw begins anew. */
 export const priceIn =
-  (model: FamilyModel, last: readonly number[]) =>
+  (model: BrakeModel, last: readonly number[]) =>
   ({ adjusters, amounts }: Amounts): number => {
     const anew = adjusters.some((adjuster) => model.adjusters[adjuster]?.lastResort)
     return adjusters.reduce((sum, adjuster, k) => {
@@ -33,12 +34,12 @@ export const priceIn =
   }
 
 /** Every set of at most two adjusters, save two sure ones that do the same thing. */
-function subsets(model: FamilyModel): readonly (readonly number[])[] {
+function subsets(model: BrakeModel): readonly (readonly number[])[] {
   const usual = model.adjusters.flatMap((spec, index) => (spec.lastResort ? [] : [index]))
   return pairs(model, usual)
 }
 
-function pairs(model: FamilyModel, among: readonly number[]): readonly (readonly number[])[] {
+function pairs(model: BrakeModel, among: readonly number[]): readonly (readonly number[])[] {
   const sure = (a: AdjusterSpec, b: AdjusterSpec) => a.input === b.input && a.effectSpread < 0.1 && b.effectSpread < 0.1
   return among.flatMap((one, k) => [
     [one],
@@ -50,7 +51,7 @@ function pairs(model: FamilyModel, among: readonly number[]): readonly (readonly
 }
 
 /** Whether something gentler has room left for what it should do to the same input. */
-const hasGentler = (spec: AdjusterSpec, model: FamilyModel, wanted: readonly Amounts[], state: StandState): boolean =>
+const hasGentler = (spec: AdjusterSpec, model: BrakeModel, wanted: readonly Amounts[], state: StandState): boolean =>
   wanted.some(({ adjusters, amounts }) =>
     adjusters.some((adjuster, k) => {
       const other = model.adjusters[adjuster] as AdjusterSpec
@@ -66,7 +67,7 @@ function nearest(
   mean: Sample,
   aims: readonly Aim[],
   adjusters: readonly number[],
-  model: FamilyModel,
+  model: BrakeModel,
   fixed?: Amounts,
 ): number[] {
   const after = (amounts: readonly number[]) => {

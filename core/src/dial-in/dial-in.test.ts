@@ -1,13 +1,14 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { linearPullFamily } from '../families/linear-pull/family.ts'
+import { DEFAULT_BITE } from '../families/rim/bite.ts'
+import { windowsFor } from '../families/rim/windows.ts'
 import { habitOf } from '../simulate/habit.ts'
-import { type Policy, trial } from '../simulate/passes.ts'
+import { bookBicycle, type Policy, trial } from '../simulate/passes.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
-import { DEFAULT_SCHOOL } from '../stand/schools.ts'
-import { windowsFor } from '../stand/windows.ts'
-import { confirm, DIMENSIONS, HERE, MODEL, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { confirm, KIT, MODEL, measured, PREPARED, reading, THROW, turn, written } from '../testing/stand.ts'
 import { advise } from './advice.ts'
 import { believe, lessons, spreadOf, standingWalk } from './belief.ts'
 import { normalQuantile } from './draws.ts'
@@ -16,10 +17,10 @@ import { lessonsSoFar } from './learnt.ts'
 import { backward, cholesky, forward } from './matrix.ts'
 import { inverseMills, normalCdf } from './normal.ts'
 
-const WINDOWS = windowsFor(MODEL, DEFAULT_SCHOOL, { lateralRunoutMm: 0.4, flexMm: 0.3 })
+const WINDOWS = windowsFor(THROW, DEFAULT_BITE, { lateralRunoutMm: 0.4, flexMm: 0.3 }, {})
 const believed = (...bodies: readonly EntryBody[]) => {
-  const state = fold(MODEL, written(...bodies))
-  return { state, belief: believe(MODEL, state) }
+  const state = fold(KIT, MODEL, written(...bodies))
+  return { state, belief: believe(KIT, MODEL, state) }
 }
 const unknown = (belief: ReturnType<typeof believe>, id: string) =>
   belief.layout.unknowns.findIndex((each) => each.id === id)
@@ -153,7 +154,7 @@ describe('belief', () => {
     const learnt = lessons(belief)
     expect(Object.keys(learnt)).toContain('leftScrew.effect')
     expect(Object.keys(learnt)).not.toContain('cable')
-    const next = believe(MODEL, fold(MODEL, []), { ...learnt, ratio: { mean: 0.2, sd: 0.02 } })
+    const next = believe(KIT, MODEL, fold(KIT, MODEL, []), { ...learnt, ratio: { mean: 0.2, sd: 0.02 } })
     expect(next.mean[unknown(next, 'ratio')]).toBeCloseTo(0.2, 6)
   })
 })
@@ -161,12 +162,15 @@ describe('belief', () => {
 describe('advice', () => {
   it('asks for what is missing before it says anything about a screw', () => {
     const log = written(...PREPARED, reading('gapLeft', 0.2))
-    expect(adviceFromLog(MODEL, log, WINDOWS)).toMatchObject({ kind: 'measure', readings: ['gapRight', 'biteTravel'] })
+    expect(adviceFromLog(KIT, MODEL, log, WINDOWS)).toMatchObject({
+      kind: 'measure',
+      readings: ['gapRight', 'biteTravel'],
+    })
   })
 
   it('draws the closer pad away: rubs left and bites late means left screw in or right screw out', () => {
     const { cable, balance } = { cable: 11, balance: -0.05 }
-    const advice = adviceFromLog(MODEL, written(...PREPARED, ...shown({ cable, balance })), WINDOWS)
+    const advice = adviceFromLog(KIT, MODEL, written(...PREPARED, ...shown({ cable, balance })), WINDOWS)
     expect(advice.kind).toBe('turn')
     if (advice.kind !== 'turn') return
     const screw = advice.turn.moves.find((move) => move.adjuster.endsWith('Screw'))
@@ -186,7 +190,7 @@ describe('advice', () => {
         fc.double({ min: 0, max: 6, noNaN: true }),
         (l, r, bite, at) => {
           const log = written(...PREPARED, reading('leftScrewIn', at), ...measured(l, r, bite))
-          const advice = adviceFromLog(MODEL, log, WINDOWS)
+          const advice = adviceFromLog(KIT, MODEL, log, WINDOWS)
           if (advice.kind !== 'turn') return
           expect(advice.turn.moves.length).toBeLessThanOrEqual(2)
           for (const move of advice.turn.moves) {
@@ -205,21 +209,21 @@ describe('advice', () => {
 
   it('says so when all is well, and when nothing can be', () => {
     const well = shown({ cable: 7.4, balance: 0 })
-    expect(adviceFromLog(MODEL, written(...PREPARED, ...well), WINDOWS).kind).toBe('in-window')
-    const crooked = windowsFor(MODEL, DEFAULT_SCHOOL, { lateralRunoutMm: 2.6, flexMm: 0.3 })
-    expect(adviceFromLog(MODEL, written(...PREPARED, ...well), crooked)).toMatchObject({ kind: 'no-setting' })
+    expect(adviceFromLog(KIT, MODEL, written(...PREPARED, ...well), WINDOWS).kind).toBe('in-window')
+    const crooked = windowsFor(THROW, DEFAULT_BITE, { lateralRunoutMm: 2.6, flexMm: 0.3 }, {})
+    expect(adviceFromLog(KIT, MODEL, written(...PREPARED, ...well), crooked)).toMatchObject({ kind: 'no-setting' })
   })
 
   it('gives the same answer to the same log', () => {
     const log = written(...PREPARED, ...measured(0.3, 2.2, 8))
-    expect(adviceFromLog(MODEL, log, WINDOWS)).toEqual(adviceFromLog(MODEL, log, WINDOWS))
+    expect(adviceFromLog(KIT, MODEL, log, WINDOWS)).toEqual(adviceFromLog(KIT, MODEL, log, WINDOWS))
   })
 })
 
 describe('passes on simulated brakes (docs/bench.md)', () => {
-  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, here: HERE, model: MODEL }
+  const bicycle = bookBicycle(linearPullFamily)
   const advice: Policy = (log, windows) => {
-    const moves = adviceMoves(MODEL, log, windows)
+    const moves = adviceMoves(KIT, MODEL, log, windows)
     return moves.length > 0 ? { kind: 'turn', moves } : { kind: 'measure' }
   }
 

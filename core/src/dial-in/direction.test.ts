@@ -1,21 +1,24 @@
 import { describe, expect, it } from 'vitest'
-import { fitFamily } from '../families/registry.ts'
+import { kitOf } from '../bench/kit.ts'
+import { dualPivotFamily } from '../families/dual-pivot/family.ts'
+import { DEFAULT_BITE, type RimThrow, rimThrowOf } from '../families/rim/bite.ts'
+import { windowsFor } from '../families/rim/windows.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
-import { DEFAULT_SCHOOL } from '../stand/schools.ts'
-import { windowsFor } from '../stand/windows.ts'
 import { confirm, measured, turn, written } from '../testing/stand.ts'
+import { fitFamily } from '../workshop/families.ts'
 import { advise } from './advice.ts'
 import { believe, isSettled, lessons } from './belief.ts'
 import { outcomesOf } from './turn.ts'
 
+const KIT = kitOf(dualPivotFamily)
 const model = expectOk(fitFamily('dual-pivot', {}))
-const windows = windowsFor(model, DEFAULT_SCHOOL, { lateralRunoutMm: 0.4, flexMm: 0.3 })
-const belief = (...bodies: readonly EntryBody[]) => believe(model, fold(model, written(...bodies)))
+const windows = windowsFor(rimThrowOf(model) as RimThrow, DEFAULT_BITE, { lateralRunoutMm: 0.4, flexMm: 0.3 }, {})
+const belief = (...bodies: readonly EntryBody[]) => believe(KIT, model, fold(KIT, model, written(...bodies)))
 const advice = (...bodies: readonly EntryBody[]) => {
-  const state = fold(model, written(...bodies))
-  return advise(believe(model, state), state, windows)
+  const state = fold(KIT, model, written(...bodies))
+  return advise(believe(KIT, model, state), state, windows)
 }
 const OFF = measured(2.4, 0.8, 16)
 const half = [turn('centringScrew', 0.5), confirm('squeezes', 10)]
@@ -55,7 +58,7 @@ describe('a screw that may work either way', () => {
     expect(Math.sign(shown.model.adjusters.find((each) => each.id === 'centringScrew')?.book ?? 0)).toBe(sign)
     const learnt = lessons(shown)
     expect(learnt['centringScrew.direction']?.mean).toBe(sign)
-    const again = believe(model, fold(model, written(...OFF)), learnt)
+    const again = believe(KIT, model, fold(KIT, model, written(...OFF)), learnt)
     expect(isSettled(again)).toBe(true)
   })
 

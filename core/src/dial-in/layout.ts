@@ -1,4 +1,4 @@
-import type { FamilyModel } from '../families/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
 import type { Happening } from './timeline.ts'
 
 /** One thing nobody has measured, with what is believed of it beforehand. */
@@ -29,7 +29,7 @@ export interface Layout {
   readonly drives: readonly number[]
   /** Per happening: what begins with it. */
   readonly begins: readonly (Beginning | undefined)[]
-  /** Bedding of the cable fitted at the start. */
+  /** Bedding of the cable fitted at the start, and the input it acts on; −1 where nothing beds in. */
   readonly bedding: number
   readonly beddingInput: number
 }
@@ -37,7 +37,7 @@ export interface Layout {
 /** What earlier visits taught about the lasting unknowns, by id. */
 export type Learnt = Readonly<Record<string, { readonly mean: number; readonly sd: number }>>
 
-export function layoutFor(model: FamilyModel, happenings: readonly Happening[], learnt: Learnt): Layout {
+export function layoutFor(model: BrakeModel, happenings: readonly Happening[], learnt: Learnt): Layout {
   const unknowns: Unknown[] = []
   const inputOf: number[] = []
   const add = (input: number, id: string, mean: number, sd: number, lasting: boolean): number => {
@@ -61,24 +61,24 @@ export function layoutFor(model: FamilyModel, happenings: readonly Happening[], 
     slack.push(spec.play ? add(input, `${spec.id}.slack`, 0.5, 0.29, false) : -1)
   }
   const { bedding } = model
-  const freshCable = happenings.some((each) => each.kind === 'new-cable')
-  const beddingInput = inputIndex(bedding.input)
-  const first = freshCable
-    ? add(beddingInput, 'bedding', bedding.worn, bedding.worn, false)
-    : add(beddingInput, 'bedding', (bedding.mean + bedding.worn) / 2, bedding.sd, false)
+  const beddingInput = bedding ? inputIndex(bedding.input) : -1
+  const fresh = happenings.some((each) => each.kind === 'disturbance' && each.bedding)
+  const first = !bedding
+    ? -1
+    : fresh
+      ? add(beddingInput, 'bedding', bedding.worn, bedding.worn, false)
+      : add(beddingInput, 'bedding', (bedding.mean + bedding.worn) / 2, bedding.sd, false)
   const begins = happenings.map((happening, index): Beginning | undefined => {
     const spec = happening.kind === 'turn' ? model.adjusters[happening.adjuster] : undefined
     if (spec && spec.settingSd > 0) {
       const scatter = spec.settingSd * Math.abs(spec.book)
       return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false)] }
     }
-    const fresh = happening.kind === 'new-cable'
-    const disturbance = happening.kind === 'disturbance' ? happening.disturbance : fresh ? 'cable' : undefined
-    if (!disturbance) return undefined
-    const added = Object.entries(model.disturbances[disturbance]).map(([input, sd]) =>
-      add(inputIndex(input), `${disturbance}.${input}.${index}`, 0, sd, false),
+    if (happening.kind !== 'disturbance') return undefined
+    const added = Object.entries(happening.spread).map(([input, sd]) =>
+      add(inputIndex(input), `${happening.by}.${input}.${index}`, 0, sd, false),
     )
-    return fresh
+    return happening.bedding && bedding
       ? { added, bedding: add(beddingInput, `bedding.${index}`, bedding.mean, bedding.sd, false) }
       : { added }
   })

@@ -21,23 +21,24 @@ export function lessonsSoFar(belief: Belief): readonly Lesson[] {
   const spread = spreadOf(belief)
   return model.adjusters.flatMap((spec, index) => {
     const unknown = layout.effect[index] as number
-    if (unknown < 0 || (spread[unknown] as number) > NARROWED * spec.effectSpread || spec.unit !== 'turn' || !spec.play)
+    if (unknown < 0 || (spread[unknown] as number) > NARROWED * spec.effectSpread || !spec.shows || !spec.play)
       return []
-    const reading = spec.book > 0 ? 'gapLeft' : 'gapRight'
+    const reading = spec.book > 0 ? spec.shows.plus : spec.shows.minus
+    const per = spec.unit === 'turn' ? 0.5 : 1
     const at = (factor: number) => {
       const q = standingWalk(belief).q
       const y = new Float64Array(model.readings.length)
       model.predict(q, y)
       const before = y[model.readings.indexOf(reading)] as number
       const input = layout.drives[index] as number
-      q[input] = (q[input] as number) + spec.book * factor * 0.5
+      q[input] = (q[input] as number) + spec.book * factor * per
       model.predict(q, y)
       return (y[model.readings.indexOf(reading)] as number) - before
     }
     const factor = Math.exp(mean[unknown] as number)
     const learnt = at(factor)
     return [
-      { adjuster: spec.id, per: 0.5, reading, learnt, book: at(1), sd: Math.abs(learnt) * (spread[unknown] as number) },
+      { adjuster: spec.id, per, reading, learnt, book: at(1), sd: Math.abs(learnt) * (spread[unknown] as number) },
     ]
   })
 }
@@ -46,11 +47,11 @@ export function lessonsSoFar(belief: Belief): readonly Lesson[] {
 export const sayLessons = (belief: Belief): readonly string[] =>
   lessonsSoFar(belief).map((each) => {
     const spec = belief.model.adjusters.find(({ id }) => id === each.adjuster)
-    return sayLesson(each, spec?.title ?? each.adjuster)
+    return sayLesson(each, spec?.title ?? each.adjuster, spec?.unit === 'turn' ? 'half turn' : (spec?.unit ?? ''))
   })
 
 /** The lesson in one sentence. Hundredths are shown because two figures are compared, not because a hand could set them. */
-function sayLesson(lesson: Lesson, title: string): string {
+function sayLesson(lesson: Lesson, title: string, unit: string): string {
   const mm = (value: number) => `${Math.abs(value).toFixed(2)} mm`
-  return `The ${title} moves its pad ${mm(lesson.learnt)} a half turn (±${mm(lesson.sd)}); the book said ${mm(lesson.book)}.`
+  return `The ${title} moves its pad ${mm(lesson.learnt)} a ${unit} (±${mm(lesson.sd)}); the book said ${mm(lesson.book)}.`
 }

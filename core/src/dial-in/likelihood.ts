@@ -1,4 +1,5 @@
-import type { FamilyModel, ModelInput } from '../families/family.ts'
+import type { BrakeModel, ModelInput } from '../brake/model.ts'
+import type { Observation } from '../brake/observation.ts'
 import type { Layout } from './layout.ts'
 import { inverseMills, normalCdf } from './normal.ts'
 import type { Happening } from './timeline.ts'
@@ -6,10 +7,6 @@ import { Walk } from './walk.ts'
 
 /** Readings are heavy-tailed: Student t with this many degrees of freedom. */
 const FREEDOM = 4
-/** Scatter of “which pad first” as an eye sees it, in mm of difference between the gaps. */
-const TOUCH_SD = 0.15
-/** A gap or reserve read as nothing says only that the pad or the bar is reached: at or below zero. */
-const NOTHING = 0.02
 /** How much wider a reading is taken when the brake was not squeezed after a turn. */
 export const UNSETTLED = 3
 
@@ -28,7 +25,7 @@ interface Slope {
 /** How far from where it was worked out a slope still holds, in priors' spreads. */
 const HOLDS = 0.05
 
-const stillHolds = (model: FamilyModel, slope: Slope, q: Float64Array): boolean => {
+const stillHolds = (model: BrakeModel, slope: Slope, q: Float64Array): boolean => {
   for (let i = 0; i < q.length; i += 1) {
     if (Math.abs((slope.q[i] as number) - (q[i] as number)) > HOLDS * (model.inputs[i] as ModelInput).sd) return false
   }
@@ -36,7 +33,7 @@ const stillHolds = (model: FamilyModel, slope: Slope, q: Float64Array): boolean 
 }
 
 /** Readings at `q`, and their slope: the one at hand for this setting if it still holds. */
-function predictWithSlope(model: FamilyModel, q: Float64Array, setting: number, scratch: Scratch): Float64Array {
+function predictWithSlope(model: BrakeModel, q: Float64Array, setting: number, scratch: Scratch): Float64Array {
   const { y, slopes } = scratch
   const known = slopes[setting]
   if (known && stillHolds(model, known, q)) {
@@ -55,16 +52,13 @@ const heavyWeight = (z: number) => (FREEDOM + 1) / (FREEDOM + z * z)
 
 export const NO_SLOPE: Float64Array = new Float64Array(0)
 
-export const isPredicted = (happening: Happening) => happening.kind === 'seen' || happening.kind === 'touch'
+export const isPredicted = (happening: Happening) => happening.kind === 'seen'
 
 /** A reading of nothing counts against the prediction only where the prediction leaves something. */
-export const residualOf = (model: FamilyModel, reading: number, value: number, predicted: number): number =>
-  value <= NOTHING && model.readings[reading] !== 'wheelOffset' ? Math.min(0, value - predicted) : value - predicted
+export const residualOf = ({ value, atMost }: Observation & { kind: 'value' }, predicted: number): number =>
+  atMost ? Math.min(0, value - predicted) : value - predicted
 
-const touchZ = (first: 'left' | 'right', y: Float64Array) =>
-  ((first === 'left' ? 1 : -1) * ((y[1] as number) - (y[0] as number))) / TOUCH_SD
-
-const touchCost = (z: number) => -Math.log(Math.max(1e-30, normalCdf(z)))
+const orderCost = (z: number) => -Math.log(Math.max(1e-30, normalCdf(z)))
 
 /** What the readings of one setting say, in terms of the model's inputs: curvature (inputs × inputs) and gradient. */
 class SettingSum {
@@ -129,7 +123,7 @@ export interface Linear {
 
 /** The cost at a guess and how it goes on from there, in one reading of the log. */
 export function linearise(
-  model: FamilyModel,
+  model: BrakeModel,
   layout: Layout,
   happenings: readonly Happening[],
   theta: Float64Array,
@@ -153,7 +147,7 @@ export function linearise(
   let fresh = false
   for (let index = 0; index < happenings.length; index += 1) {
     const happening = happenings[index] as Happening
-    if (!isPredicted(happening)) {
+    if (happening.kind !== 'seen') {
       if (fresh) sum.spread(layout, walk.slope, precision, gradient)
       walk.step(happening, index)
       fresh = false
@@ -166,28 +160,24 @@ export function linearise(
       sum.clear()
       fresh = true
     }
-    const wider = walk.unsettled ? UNSETTLED : 1
-    if (happening.kind === 'seen') {
-      const sd = happening.sd * wider
-      const residual = residualOf(model, happening.reading, happening.value, y[happening.reading] as number)
+    const { told } = happening
+    const sd = told.sd * (walk.unsettled ? UNSETTLED : 1)
+    if (told.kind === 'value') {
+      const residual = residualOf(told, y[told.reading] as number)
       if (residual === 0) continue
       at += heavyTail(residual / sd)
       const weight = heavyWeight(residual / sd) / (sd * sd)
-      sum.add(jacobian, happening.reading, -1, weight, -weight * residual)
-    } else if (happening.kind === 'touch') {
-      const sd = TOUCH_SD * wider
-      if (happening.first === 'both') {
-        const difference = (y[1] as number) - (y[0] as number)
-        at += heavyTail(difference / sd)
-        const weight = heavyWeight(difference / sd) / (sd * sd)
-        sum.add(jacobian, 1, 0, weight, weight * difference)
-      } else {
-        const sign = happening.first === 'left' ? 1 : -1
-        const z = touchZ(happening.first, y) / wider
-        const slope = inverseMills(z)
-        at += touchCost(z)
-        sum.add(jacobian, 1, 0, Math.max(1e-9, slope * (slope + z)) / (sd * sd), (-sign * slope) / sd)
-      }
+      sum.add(jacobian, told.reading, -1, weight, -weight * residual)
+    } else if (told.kind === 'together') {
+      const difference = (y[told.other] as number) - (y[told.one] as number)
+      at += heavyTail(difference / sd)
+      const weight = heavyWeight(difference / sd) / (sd * sd)
+      sum.add(jacobian, told.other, told.one, weight, weight * difference)
+    } else {
+      const z = ((y[told.further] as number) - (y[told.nearer] as number)) / sd
+      const slope = inverseMills(z)
+      at += orderCost(z)
+      sum.add(jacobian, told.further, told.nearer, Math.max(1e-9, slope * (slope + z)) / (sd * sd), -slope / sd)
     }
   }
   if (fresh) sum.spread(layout, walk.slope, precision, gradient)

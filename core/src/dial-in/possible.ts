@@ -1,9 +1,9 @@
-import type { AdjusterSpec } from '../families/family.ts'
-import type { Window } from '../stand/windows.ts'
+import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { Window } from '../brake/window.ts'
 import { type Belief, standingWalk } from './belief.ts'
 import { normalDraws } from './draws.ts'
 import { backward } from './matrix.ts'
-import { type Expected, STEERED } from './turn.ts'
+import type { Expected } from './turn.ts'
 import type { Walk } from './walk.ts'
 
 const SQUEEZES = 10
@@ -142,7 +142,9 @@ export class Bench {
       }
       if (this.isIn(y)) inside += 1
     }
-    const expected = STEERED.map((reading, index) => {
+    const { readings, steered } = this.belief.model
+    const expected = steered.map((reading) => {
+      const index = readings.indexOf(reading)
       const mean = (sum[index] as number) / n
       return {
         reading,

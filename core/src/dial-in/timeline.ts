@@ -1,87 +1,67 @@
-import type { Disturbance, FamilyModel } from '../families/family.ts'
+import type { Fact } from '../brake/graph.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { Observation } from '../brake/observation.ts'
 import type { Entry } from '../stand/entries.ts'
-import type { StandState } from '../stand/fold.ts'
-import { findReading } from '../stand/readings.ts'
-
-type Touch = 'left' | 'right' | 'both'
+import { factOf, type StandState } from '../stand/fold.ts'
 
 /** The log as the belief reads it: what moved, what settled, what was seen. */
 export type Happening =
   | { readonly kind: 'turn'; readonly adjuster: number; readonly amount: number }
   | { readonly kind: 'squeeze'; readonly times: number }
-  | { readonly kind: 'disturbance'; readonly disturbance: Disturbance }
-  | { readonly kind: 'new-cable' }
+  /** Extra doubt of some inputs, and with a new cable its bedding begun anew. */
+  | {
+      readonly kind: 'disturbance'
+      readonly by: string
+      readonly spread: Readonly<Record<string, number>>
+      readonly bedding?: true
+    }
   | {
       readonly kind: 'seen'
       readonly entryId: string
-      readonly reading: number
-      readonly value: number
-      readonly sd: number
+      readonly told: Observation
     }
-  | { readonly kind: 'touch'; readonly entryId: string; readonly first: Touch }
 
-/** A share of the reading’s own scatter that the model itself cannot explain, per reading unit. */
-const MODEL_SD: Readonly<Record<string, number>> = { gapLeft: 0.05, gapRight: 0.05, biteTravel: 0.5, reserve: 1 }
+const SQUEEZED: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
 
-const isTouch = (value: number | string): value is Touch => value === 'left' || value === 'right' || value === 'both'
-
-const CONFIRMED: Readonly<Record<string, Disturbance>> = {
-  'wheel-seated': 'wheel',
-  'mount-fitted': 'pads',
-  'shoes-loosened': 'pads',
-  'anchor-loosened': 'cable',
-  'mount-loosened': 'mount',
-}
-const SWAPPED: Readonly<Record<string, Disturbance>> = {
-  wheel: 'wheel',
-  pads: 'pads',
-  brake: 'pads',
-  lever: 'cable',
-  housing: 'cable',
-}
-
-const disturbed = (disturbance: Disturbance | undefined): Happening | undefined =>
-  disturbance && { kind: 'disturbance', disturbance }
-
-function happeningOf(entry: Entry, model: FamilyModel): Happening | undefined {
+function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happening[] {
   if (entry.kind === 'turn') {
     const adjuster = model.adjusters.findIndex((each) => each.id === entry.adjuster)
-    return adjuster < 0 ? undefined : { kind: 'turn', adjuster, amount: entry.amount }
+    return adjuster < 0 ? [] : [{ kind: 'turn', adjuster, amount: entry.amount }]
   }
-  if (entry.kind === 'confirm') {
-    if (entry.step === 'squeezes' || entry.step === 'hard-squeezes')
-      return { kind: 'squeeze', times: entry.count ?? 10 }
-    return disturbed(CONFIRMED[entry.step])
+  if (entry.kind === 'confirm' && SQUEEZED.has(entry.step)) return [{ kind: 'squeeze', times: entry.count ?? 10 }]
+  if (entry.kind === 'reading') {
+    const told = model.observe(entry.reading, entry.value, kit.reading(entry.reading))
+    return told ? [{ kind: 'seen', entryId: entry.id, told }] : []
   }
-  if (entry.kind === 'swap') {
-    if (entry.part === 'cable') return { kind: 'new-cable' }
-    return disturbed(SWAPPED[entry.part])
-  }
-  if (entry.kind !== 'reading') return undefined
-  if (entry.reading === 'firstTouch' && isTouch(entry.value))
-    return { kind: 'touch', entryId: entry.id, first: entry.value }
-  const reading = model.readings.indexOf(entry.reading)
-  const spec = findReading(entry.reading)
-  if (reading < 0 || !spec || typeof entry.value !== 'number') return undefined
-  const sd = Math.hypot(spec.sd, MODEL_SD[entry.reading] ?? 0)
-  return { kind: 'seen', entryId: entry.id, reading, value: entry.value, sd }
+  const fact = factOf(entry)
+  return fact ? disturbed(model, fact) : []
 }
 
-/** Found askew and then square, the caliper was turned on its bolt in between. */
-const squared = (entry: Entry, before: Entry | undefined): boolean =>
-  entry.kind === 'reading' && before?.kind === 'reading' && before.value === 'askew' && entry.value === 'square'
+function disturbed(model: BrakeModel, fact: Fact): readonly Happening[] {
+  const disturbance = model.disturbs(fact)
+  if (!disturbance || disturbance === 'forget') return []
+  const bedding = model.bedding?.begins === fact && ({ bedding: true } as const)
+  return [{ kind: 'disturbance', by: fact, spread: disturbance.spread, ...bedding }]
+}
+
+/** Where the log starts again: a new brake is not the one that was learnt of. */
+function begunAnew(model: BrakeModel, standing: readonly Entry[]): number {
+  return (
+    standing.findLastIndex((entry) => {
+      const fact = factOf(entry)
+      return fact !== undefined && model.disturbs(fact) === 'forget'
+    }) + 1
+  )
+}
+
+/** Whether this job put another brake in the place of the one earlier visits taught of. */
+export const isAnother = (model: BrakeModel, state: StandState): boolean => begunAnew(model, state.standing) > 0
 
 /** Standing entries only, and no reading that was overtaken by somebody else's turn. */
-export function timeline(model: FamilyModel, state: StandState): readonly Happening[] {
+export function timeline(kit: Kit, model: BrakeModel, state: StandState): readonly Happening[] {
   const overtaken = new Set(state.line.filter((each) => each.overtakenBy).map((each) => each.entry.id))
-  let sits: Entry | undefined
-  return state.standing.flatMap((entry): readonly Happening[] => {
-    if (entry.kind === 'reading' && entry.reading === 'caliperSits') {
-      const turned = squared(entry, sits)
-      sits = entry
-      return turned ? [{ kind: 'disturbance', disturbance: 'mount' }] : []
-    }
-    const happening = overtaken.has(entry.id) ? undefined : happeningOf(entry, model)
-    return happening ? [happening] : []
-  })
+  return state.standing
+    .slice(begunAnew(model, state.standing))
+    .flatMap((entry) => (overtaken.has(entry.id) ? [] : happeningsOf(entry, model, kit)))
 }

@@ -1,9 +1,4 @@
-/** One thing for the hand to do, in the steps a hand can make. */
-export interface Move {
-  readonly adjuster: string
-  readonly amount: number
-  readonly unit: 'turn' | 'mm' | 'hole'
-}
+import type { Move } from '../brake/adjuster.ts'
 
 export interface Expected {
   readonly reading: string
@@ -35,8 +30,3 @@ export function outcomesOf(turn: Turn, reading: string): readonly number[] {
   if (values.length === 0) return []
   return high - low < SAME_MM ? [(low + high) / 2] : [low, high]
 }
-
-/** Readings the advice steers, in the model's order. */
-export const STEERED = ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference'] as const
-/** Readings that must be measured before a turn can be advised. */
-export const NEEDED = ['gapLeft', 'gapRight', 'biteTravel'] as const

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
-import { confirm, MODEL, reading, turn, written } from '../testing/stand.ts'
+import { confirm, KIT, MODEL, reading, turn, written } from '../testing/stand.ts'
 import { layoutFor } from './layout.ts'
 import { timeline } from './timeline.ts'
 import { Walk } from './walk.ts'
@@ -12,7 +12,7 @@ const CABLE = MODEL.inputs.findIndex((each) => each.id === 'cable')
 const PER_TURN = 0.75 / 15
 
 function replay(bodies: readonly EntryBody[], change: Readonly<Record<string, number>> = {}) {
-  const happenings = timeline(MODEL, fold(MODEL, written(...bodies)))
+  const happenings = timeline(KIT, MODEL, fold(KIT, MODEL, written(...bodies)))
   const layout = layoutFor(MODEL, happenings, {})
   const theta = Float64Array.from(layout.unknowns, ({ id, mean }) => change[id] ?? mean)
   const walk = new Walk(MODEL, layout, theta)
@@ -80,7 +80,7 @@ describe('the log replayed', () => {
       replay([{ kind: 'swap', part: 'cable', to: 'new' }, confirm('squeezes', squeezes)]).walk.q[CABLE] as number
     expect(after(10) - after(1)).toBeGreaterThan(after(30) - after(20))
     expect(after(200) - (replay([{ kind: 'swap', part: 'cable', to: 'new' }]).walk.q[CABLE] as number)).toBeCloseTo(
-      MODEL.bedding.mean,
+      MODEL.bedding?.mean as number,
       2,
     )
   })

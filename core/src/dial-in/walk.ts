@@ -1,4 +1,4 @@
-import type { FamilyModel } from '../families/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
 import type { Layout } from './layout.ts'
 import type { Happening } from './timeline.ts'
 
@@ -24,7 +24,7 @@ export class Walk {
   unsettled = false
 
   constructor(
-    private readonly model: FamilyModel,
+    private readonly model: BrakeModel,
     private readonly layout: Layout,
     private readonly theta: Float64Array,
     private readonly withSlope = true,
@@ -105,9 +105,11 @@ export class Walk {
       q[input] = (q[input] as number) + (theta[unknown] as number)
       if (this.withSlope) slope[unknown] = 1
     }
-    const share = 1 - Math.exp(-this.squeezes / model.bedding.squeezes)
-    q[layout.beddingInput] = (q[layout.beddingInput] as number) + share * (theta[this.bedding] as number)
-    if (this.withSlope) slope[this.bedding] = share
+    if (model.bedding) {
+      const share = 1 - Math.exp(-this.squeezes / model.bedding.squeezes)
+      q[layout.beddingInput] = (q[layout.beddingInput] as number) + share * (theta[this.bedding] as number)
+      if (this.withSlope) slope[this.bedding] = share
+    }
     for (let a = 0; a < model.adjusters.length; a += 1) {
       const input = layout.drives[a] as number
       const effect = layout.effect[a] as number

@@ -1,21 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { bookDimensions, hereAt } from '../brake/dimension.ts'
+import { cantileverLinkage } from '../linkages/cantilever.ts'
+import { centrePullLinkage } from '../linkages/centre-pull.ts'
+import { compileLinkage } from '../linkages/compile.ts'
+import { dualPivotLinkage, singlePivotLinkage } from '../linkages/pivots.ts'
 import { type Linkage, linkageRatio, openingForGap, restOpening, tieLength } from '../mechanics/linkage.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { outputs } from '../testing/calculate.ts'
-import { cantileverLinkage } from './cantilever/geometry.ts'
-import { centrePullLinkage } from './centre-pull/geometry.ts'
-import { dualPivotLinkage } from './dual-pivot/family.ts'
-import type { Here } from './family.ts'
-import { bookDimensions, FAMILIES, findFamily, fitFamily, hereAt } from './registry.ts'
-import { compileLinkage } from './rim/compile.ts'
-import { singlePivotLinkage } from './single-pivot/family.ts'
+import { FAMILIES, findFamily, fitFamily } from '../workshop/families.ts'
 
 const near = (value: number, share = 0.15) =>
   fc.double({ min: value * (1 - share), max: value * (1 + share), noNaN: true })
 const gap = fc.double({ min: 0, max: 3, noNaN: true })
 
-const REAR: Here = { end: 'rear', traits: { cableSide: 'left' } }
+/** Behind, the cable usually comes to the left. */
+const REAR = false
 const cantilever = fc
   .record({
     pivotSpacingMm: near(80),
@@ -184,18 +184,33 @@ describe('against the calculations with their own formulas', () => {
   })
 })
 
+/** What the shape of a brake is worked out from, and can be pointed at; a straddle lies along two sides. */
+const WORKED = [
+  'pivotSpacingMm',
+  'armMm',
+  'padHeightMm',
+  'padStandoffMm',
+  'caliperReachMm',
+  'secondPivotMm',
+  'cableOutMm',
+  'cableUpMm',
+  'cableAcrossMm',
+  'cableOffsetMm',
+  'barrelHeightMm',
+  'anchorHeightMm',
+]
+
 describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, family) => {
   const d = bookDimensions(family)
   const model = expectOk(family.fit(d, hereAt(family, 'rear')))
 
-  it('draws every adjuster it can show, inside its bounds, whatever the pose', () => {
-    for (const [gapLeftMm, gapRightMm, rimShiftMm] of [
-      [0, 0, 0],
-      [1.5, 1.5, 0],
-      [3, 0.2, 0.5],
-    ] as const) {
-      const { fixed, left, right, cable, anchors, bounds } = model.outline({ gapLeftMm, gapRightMm, rimShiftMm })
-      for (const shape of [...fixed, ...left, ...right, ...cable])
+  const q = Float64Array.from(model.inputs, ({ mean }) => mean)
+  const at = (travelMm: number) => model.frame(q, { travelMm, wheelDeg: 0 })
+
+  it('draws every adjuster it can show, inside its bounds, however far it is squeezed', () => {
+    for (const travelMm of [0, 15, 40]) {
+      const { still, moving, cable, handles, leaders, bounds } = at(travelMm)
+      for (const shape of [...still, ...moving, ...cable, ...model.ghost({ gapLeft: 3, gapRight: 0.2 })])
         for (const [x, y] of shape.kind === 'circle' ? [shape.centre] : shape.points) {
           expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
           expect(x).toBeGreaterThan(bounds.min[0] - 12)
@@ -203,19 +218,54 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))('%s', (_, 
           expect(y).toBeGreaterThan(bounds.min[1] - 12)
           expect(y).toBeLessThan(bounds.max[1] + 12)
         }
-      for (const { id } of model.adjusters.filter((each) => !each.lastResort)) expect(anchors, id).toHaveProperty(id)
-      expect(anchors.gapLeft?.[0]).toBeLessThan(anchors.gapRight?.[0] ?? 0)
+      const shown = handles.map((each) => each.adjuster)
+      for (const { id } of model.adjusters.filter((each) => !each.lastResort)) expect(shown).toContain(id)
+      const [left, right] = leaders
+      expect(left).toMatchObject({ reading: 'gapLeft', side: 'left' })
+      expect(right).toMatchObject({ reading: 'gapRight', side: 'right' })
+      expect(left?.to[0]).toBeLessThan(right?.to[0] ?? 0)
     }
   })
 
+  // A picture is a measurement: what stands on a leader and between a dimension’s ends is what the model predicts.
+  it('draws its gaps as it predicts them', () => {
+    const y = new Float64Array(model.readings.length)
+    model.predict(q, y)
+    const { leaders, dimensions, insets } = at(0)
+    for (const [index, { reading, drawn }] of leaders.entries()) {
+      expect(drawn).toBeCloseTo(y[model.readings.indexOf(reading)] as number, 3)
+      const line = dimensions.find((each) => each.id === reading)
+      expect(Math.abs((line?.from[0] ?? 0) - (line?.to[0] ?? 0))).toBeCloseTo(drawn, 6)
+      expect(insets[index]?.apartMm).toBeCloseTo(drawn, 6)
+    }
+    const focused = model.frame(q, { travelMm: 0, wheelDeg: 0, focus: 'gapRight' }).dimensions
+    expect(focused.filter((each) => each.strong).map((each) => each.id)).toEqual(['gapRight'])
+  })
+
+  // A drawing that shows what to measure must show that very length, to scale.
+  it('draws the dimension in hand as long as it is', () => {
+    const drawn = family.dimensions.filter(({ id }) => {
+      const [line] = model.frame(q, { travelMm: 0, wheelDeg: 0, focus: id }).dimensions.filter((each) => each.strong)
+      if (!line) return false
+      expect(line.id).toBe(id)
+      expect(Math.hypot(line.from[0] - line.to[0], line.from[1] - line.to[1]), id).toBeCloseTo(
+        Math.abs(d[id] as number),
+        6,
+      )
+      return true
+    })
+    const lengths = family.dimensions.filter(({ id }) => WORKED.includes(id)).map(({ id }) => id)
+    expect(drawn.map(({ id }) => id)).toEqual(expect.arrayContaining([...lengths, 'rimWidthMm', 'tyreWidthMm']))
+  })
+
   it('squeezed, one pad touches first, then the other, then the cable tightens', () => {
-    const q = Float64Array.from(model.inputs, ({ mean }) => mean)
-    q[1] = 0.02
-    const travels = Array.from({ length: 60 }, (_, index) => model.squeeze(q, index))
-    const gaps = travels.map((each) => each.gapLeftMm + each.gapRightMm)
+    const off = Float64Array.from(q)
+    off[1] = 0.02
+    const frames = Array.from({ length: 60 }, (_, travelMm) => model.frame(off, { travelMm, wheelDeg: 0 }))
+    const gaps = frames.map(({ leaders }) => leaders.reduce((sum, each) => sum + each.drawn, 0))
     for (let k = 1; k < gaps.length; k += 1) expect(gaps[k]).toBeLessThanOrEqual((gaps[k - 1] ?? 0) + 1e-6)
-    expect(travels[0]?.tensionN).toBe(0)
-    expect(travels.at(-1)?.tensionN).toBeGreaterThan(0)
+    expect(frames[0]?.tensionN).toBe(0)
+    expect(frames.at(-1)?.tensionN).toBeGreaterThan(0)
   })
 
   // Calculus: a slope is what the prediction itself does over a small step, wherever no pad is just touching.

@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest'
+import { bookDimensions, type Dimensions, hereAt } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
 import { dualPivotFamily } from '../families/dual-pivot/family.ts'
-import type { Dimensions, Family } from '../families/family.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { bookDimensions, FAMILIES, hereAt } from '../families/registry.ts'
+import { DEFAULT_BITE } from '../families/rim/bite.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import { DEFAULT_SCHOOL } from '../stand/schools.ts'
+import { padMismatch } from '../pads/judges.ts'
+import { wetShare } from '../reference/pad-friction.ts'
 import { outputs } from '../testing/calculate.ts'
-import { leverMatch, padMismatch } from './lever-match.ts'
+import { FAMILIES } from '../workshop/families.ts'
+import { leverMatch } from './lever-match.ts'
 
 const match = (
   family: Family,
@@ -15,7 +18,11 @@ const match = (
   matched: Partial<Parameters<typeof leverMatch>[3]> = {},
 ) =>
   expectOk(
-    leverMatch(family, bookDimensions(family, own, end), hereAt(family, end), { school: DEFAULT_SCHOOL, ...matched }),
+    leverMatch(family, bookDimensions(family, own, end), hereAt(family, end), {
+      schools: { bite: DEFAULT_BITE },
+      wetShare: 0.5,
+      ...matched,
+    }),
   )
 
 describe('lever and brake', () => {
@@ -44,7 +51,8 @@ describe('lever and brake', () => {
   })
 
   it('is judged at the gap of the school that was chosen', () => {
-    const gapLed = (gapMm: number) => match(linearPullFamily, {}, 'front', { school: { school: 'gap', gapMm } })
+    const gapLed = (gapMm: number) =>
+      match(linearPullFamily, {}, 'front', { schools: { bite: { option: 'gap', amount: gapMm } } })
     expect(gapLed(1).contactTravelMm).toBeLessThan(gapLed(2).contactTravelMm)
     expect(gapLed(1).reserveMm - gapLed(2).reserveMm).toBeCloseTo(
       gapLed(2).contactTravelMm - gapLed(1).contactTravelMm,
@@ -67,7 +75,8 @@ describe('lever and brake', () => {
 
   // Wilson, Bicycling Science (from memory): ordinary pads keep very little of their friction on wet steel.
   it('wet pads on steel are judged with their own friction', () => {
-    const on = (rim: string, pads: string) => match(linearPullFamily, {}, 'front', { rim, pads })
+    const on = (rim: string, pads: string) =>
+      match(linearPullFamily, {}, 'front', { wetShare: wetShare(rim, pads).share })
     expect(on('alloy', 'alloy').verdict).toBe('fits')
     expect(on('steel', 'alloy')).toMatchObject({
       verdict: 'weak-wet',
@@ -96,8 +105,8 @@ describe('lever and brake', () => {
       'cable-friction',
       'lever-travel',
       'rear-skid',
-      'hand-force',
-      'hand-force',
+      'hand-torque',
+      'hand-torque',
     ])
     for (const each of worked) expect(each.working.length).toBeGreaterThan(0)
   })

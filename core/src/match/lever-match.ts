@@ -1,20 +1,20 @@
+import type { Dimensions, Here } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { ChosenSchools } from '../brake/school.ts'
+import { RESERVE_MARGIN_MM } from '../brake/window.ts'
 import type { Worked } from '../calculation/calculation.ts'
 import { cableFriction } from '../calculations/cable.ts'
-import { handForce, leverTravel, rearSkid } from '../calculations/hand-force.ts'
-import type { Dimensions, Family, FamilyModel, Here } from '../families/family.ts'
+import { handTorque, leverTravel, rearSkid } from '../calculations/hand-force.ts'
 import { wantedStop } from '../mechanics/stopping.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
-import { wetShare } from '../reference/pad-friction.ts'
-import { type BiteSchool, settingOf } from '../stand/schools.ts'
-import { RESERVE_MARGIN_MM } from '../stand/windows.ts'
 
 export type LeverVerdict = 'fits' | 'weak' | 'weak-wet' | 'bar'
 
-/** What the match is judged for: the job’s own school, and what rim and pads are made of, where that is known. */
+/** What the match is judged for: the job’s own schools, and the share of the friction that is left in the wet. */
 export interface MatchedFor {
-  readonly school: BiteSchool
-  readonly rim?: string | undefined
-  readonly pads?: string | undefined
+  readonly schools: ChosenSchools
+  readonly wetShare: number
 }
 
 /** Lever, brake, wheel and rider together. */
@@ -22,13 +22,14 @@ export interface LeverMatch {
   readonly verdict: LeverVerdict
   readonly say: string
   readonly remedy: string
-  /** The gap each side that it is judged at: the chosen school’s. */
-  readonly gapMm: number
+  /** Where the chosen school has the brake bite, in words of the pads. */
+  readonly setting: string
   readonly contactTravelMm: number
   readonly contactShare: number
   readonly reserveMm: number
   readonly leverage: number
-  readonly linkageRatio: number
+  /** Braking torque for each newton of tension at the brake, N·m, dry. */
+  readonly torqueNmPerN: number
   readonly handForceN: number
   readonly decelerationG: number
   readonly wetHandForceN: number
@@ -76,7 +77,7 @@ export function leverMatch(family: Family, d: Dimensions, here: Here, matched: M
   return ok({ ...match.value, remedy })
 }
 
-function judge(d: Dimensions, model: FamilyModel, { end }: Here, matched: MatchedFor): Outcome<LeverMatch> {
+function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: MatchedFor): Outcome<LeverMatch> {
   const of = (id: string) => d[id] as number
   const friction = cableFriction.work({ friction: of('cableFriction'), bendDeg: of('bendDeg') })
   if (!friction.ok) return friction
@@ -85,7 +86,7 @@ function judge(d: Dimensions, model: FamilyModel, { end }: Here, matched: Matche
     leverCableArmMm: of('leverCableArmMm'),
     leverFingerArmMm: of('leverFingerArmMm'),
   }
-  const setting = settingOf(matched.school, model.throw)
+  const setting = model.setting(matched.schools)
   const travel = leverTravel.work({
     ...lever,
     cablePullMm: setting.cableMm,
@@ -104,20 +105,18 @@ function judge(d: Dimensions, model: FamilyModel, { end }: Here, matched: Matche
   if (!skid.ok) return skid
   const decelerationG = wantedStop(end, skid.value.outputs.limitG)
   const wetDecelerationG = WANTED_WET_G[end]
-  const forceFor = (stopG: number, padFriction: number) =>
-    handForce.work({
+  const forceFor = (stopG: number, frictionShare: number) =>
+    handTorque.work({
       ...lever,
       massKg: of('loadedMassKg'),
       decelerationG: stopG,
-      padFriction,
-      trackRadiusMm: of('beadSeatMm') / 2,
       tyreRadiusMm: of('beadSeatMm') / 2 + of('tyreWidthMm'),
-      linkageRatio: model.throw.contactRatio,
+      torqueNmPerN: model.torqueNm(1, frictionShare),
       efficiency,
     })
-  const force = forceFor(decelerationG, of('padFriction'))
+  const force = forceFor(decelerationG, 1)
   if (!force.ok) return force
-  const wet = forceFor(wetDecelerationG, of('padFriction') * wetShare(matched.rim, matched.pads).share)
+  const wet = forceFor(wetDecelerationG, matched.wetShare)
   if (!wet.ok) return wet
   const { contactTravelMm, contactShare, reserveMm } = travel.value.outputs
   const { handForceN, leverage } = force.value.outputs
@@ -141,27 +140,16 @@ function judge(d: Dimensions, model: FamilyModel, { end }: Here, matched: Matche
     verdict,
     say: says[verdict],
     remedy: '',
-    gapMm: setting.gapMm,
+    setting: setting.words,
     contactTravelMm,
     contactShare,
     reserveMm,
     leverage,
-    linkageRatio: model.throw.contactRatio,
+    torqueNmPerN: force.value.inputs.torqueNmPerN,
     handForceN,
     decelerationG,
     wetHandForceN,
     wetDecelerationG,
     worked: [friction.value, travel.value, skid.value, force.value, wet.value],
   })
-}
-
-/** Pads for one rim on another: what that does, or undefined where they belong together. */
-export function padMismatch(rim: string, pads: string): string | undefined {
-  if (rim === pads) return undefined
-  if (rim === 'carbon') return 'Pads not made for carbon overheat and tear a carbon track: never. Fit pads for carbon.'
-  if (pads === 'carbon')
-    return `Pads made for carbon brake poorly and wear quickly on a ${rim} rim. Fit pads for ${rim}.`
-  return rim === 'steel'
-    ? 'Pads for alloy brake poorly on a steel rim, worst in the wet. Fit pads for steel.'
-    : 'Pads for steel wear an alloy track quickly. Fit pads for alloy.'
 }

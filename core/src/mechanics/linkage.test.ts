@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { linearPullLinkage } from '../families/linear-pull/geometry.ts'
-import { compileLinkage } from '../families/rim/compile.ts'
+import { compileLinkage } from '../linkages/compile.ts'
+import { linearPullLinkage } from '../linkages/linear-pull.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import {
   cablePull,

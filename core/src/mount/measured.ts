@@ -1,6 +1,6 @@
+import type { End } from '../brake/dimension.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { checkBeadSeat } from '../reference/wheel-sizes.ts'
-import type { End } from '../stand/hardware.ts'
 
 /** What was measured and seen of a mount; anything may still be missing. */
 export interface Measured {

@@ -1,5 +1,5 @@
+import type { PlannedPart } from '../brake/plan.ts'
 import type { Worked } from '../calculation/calculation.ts'
-import type { PlannedPart } from '../stand/entries.ts'
 import { frameStops, SLEEVE_MM, type TubeLeft } from './drilling.ts'
 import type { SleeveChoice, Stock, ThroughChoice } from './fit.ts'
 import type { BoltMount } from './measured.ts'

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
-import type { Measured } from './measured.ts'
-import { checkMeasured, missingOf } from './measured.ts'
+import { checkMeasured, type Measured, missingOf } from './measured.ts'
 import { reachOf } from './reach.ts'
 
 const measured = (numbers: Record<string, number>, seen: Record<string, string> = {}): Measured => ({

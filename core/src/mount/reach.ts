@@ -1,6 +1,6 @@
+import type { Mount } from '../brake/family.ts'
 import type { Worked } from '../calculation/calculation.ts'
 import { reachChange, reachFit } from '../calculations/reach.ts'
-import type { Mount } from '../families/family.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Measured } from './measured.ts'
 

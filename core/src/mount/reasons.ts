@@ -1,5 +1,5 @@
+import type { PlannedPart } from '../brake/plan.ts'
 import type { Part } from '../drawer/part.ts'
-import type { PlannedPart } from '../stand/entries.ts'
 import { isCurved } from './fit.ts'
 
 /** Why a way is as it is: it cannot be done here, it lacks a part or a measurement, or it holds. */

@@ -1,5 +1,5 @@
+import type { Shape } from '../brake/frame.ts'
 import type { Point } from '../calculation/calculation.ts'
-import type { Shape } from '../families/family.ts'
 import { engagementFactor, thickness } from './fit.ts'
 import type { BoltMount } from './measured.ts'
 import type { Plan, Stack } from './plan.ts'

@@ -1,5 +1,5 @@
+import type { Shape } from '../brake/frame.ts'
 import type { Point } from '../calculation/calculation.ts'
-import type { Shape } from '../families/family.ts'
 import type { Drift } from './pads.ts'
 
 /** The pad on its track at one moment of its life. */
@@ -76,7 +76,7 @@ export function driftOutline(
       { kind: 'polygon', role: 'tyre', points: tyre(wide, rim.tyreWidthMm) },
       {
         kind: 'polygon',
-        role: 'rim',
+        role: 'cut',
         points: [
           [0, 0.6],
           [WALL_MM, 0.6],

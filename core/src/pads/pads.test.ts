@@ -1,16 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { End } from '../brake/dimension.ts'
+import type { Side } from '../brake/frame.ts'
+import type { PadArm } from '../brake/model.ts'
 import { cantileverFamily } from '../families/cantilever/family.ts'
 import { dualPivotFamily } from '../families/dual-pivot/family.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { FAMILIES, fitFamily } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { fault, outputs } from '../testing/calculate.ts'
 import { DIMENSIONS } from '../testing/stand.ts'
+import { FAMILIES, fitFamily } from '../workshop/families.ts'
 import { driftOutline } from './drift-outline.ts'
 import { driftOf, leanOverRims, leavesTrack, padPaths, startHeight, unevenWear, washerStacks } from './pads.ts'
 
-const armOf = (family: (typeof FAMILIES)[number]) => expectOk(fitFamily(family.id, {})).padArm.left
+const armsOf = (id: string, end: End = 'rear') =>
+  expectOk(fitFamily(id, {}, end)).padArm as Readonly<Record<Side, PadArm>>
+const armOf = (family: (typeof FAMILIES)[number]) => armsOf(family.id).left
 
 /** The same drift by small steps of the arm: turn it until the face has gone in far enough, written apart from the closed form. */
 function bySteps(inMm: number, upMm: number, wornMm: number): number {
@@ -65,7 +70,7 @@ describe('drift as the pad wears', () => {
   // From memory: in front the cable usually comes to the rider’s right, behind to the left; the arms change sides with it.
   it('which pad climbs and which sinks follows from the side the cable comes to', () => {
     const paths = (end: 'front' | 'rear') =>
-      expectOk(padPaths(expectOk(fitFamily('dual-pivot', {}, end)).padArm, 2.5, { trackMm: 14, padMm: 10 }))
+      expectOk(padPaths(armsOf('dual-pivot', end), 2.5, { trackMm: 14, padMm: 10 }))
     const rise = (end: 'front' | 'rear', side: 'left' | 'right') =>
       paths(end).find(({ sides }) => sides.includes(side))?.drift.riseMm as number
     expect(rise('rear', 'left')).not.toBeCloseTo(rise('rear', 'right'), 1)
@@ -76,8 +81,7 @@ describe('drift as the pad wears', () => {
   // From memory: a dual-pivot’s two arms swing about different bolts, one each side of the rim’s middle.
   it('the pads of a dual-pivot part ways, those of an even brake go as one', () => {
     const pad = { trackMm: 14, padMm: 10 }
-    const of = (family: (typeof FAMILIES)[number]) =>
-      expectOk(padPaths(expectOk(fitFamily(family.id, {})).padArm, 2.5, pad))
+    const of = (family: (typeof FAMILIES)[number]) => expectOk(padPaths(armsOf(family.id), 2.5, pad))
     const [left, right, ...more] = of(dualPivotFamily)
     expect(more).toEqual([])
     expect(left).toMatchObject({ sides: ['left'], drift: { say: expect.stringContaining('the left pad sinks') } })

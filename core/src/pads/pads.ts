@@ -1,7 +1,8 @@
+import type { Dimensions } from '../brake/dimension.ts'
+import type { PadArm } from '../brake/model.ts'
 import type { Worked } from '../calculation/calculation.ts'
 import { linearPull } from '../calculations/linear-pull.ts'
 import { padArc, padDrift, padHeight, padSpace } from '../calculations/pads.ts'
-import type { Dimensions, PadArm } from '../families/family.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 
 /** Compound below which a pad is replaced (common practice). */

@@ -2,7 +2,18 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatFraction, parseNumber, plainDigits } from './number.ts'
 
 /** What is measured. Each kind has one canonical unit in which everything is kept. */
-export type Kind = 'length' | 'torque' | 'force' | 'turn' | 'angle' | 'speed' | 'mass' | 'hole' | 'count' | 'none'
+export type Kind =
+  | 'length'
+  | 'torque'
+  | 'force'
+  | 'turn'
+  | 'angle'
+  | 'speed'
+  | 'mass'
+  | 'hole'
+  | 'click'
+  | 'count'
+  | 'none'
 
 export interface Unit {
   readonly id: string
@@ -39,6 +50,7 @@ export const UNITS = {
   kg: { id: 'kg', kind: 'mass', size: 1, symbol: 'kg', aliases: ['kg'] },
   lbm: { id: 'lbm', kind: 'mass', size: POUND_KG, symbol: 'lb', aliases: ['lbm', 'lb'] },
   hole: { id: 'hole', kind: 'hole', size: 1, symbol: 'hole', aliases: ['hole', 'holes'] },
+  click: { id: 'click', kind: 'click', size: 1, symbol: 'click', aliases: ['click', 'clicks'] },
   count: { id: 'count', kind: 'count', size: 1, symbol: '', aliases: ['times', 'x'] },
 } as const satisfies Record<string, Unit>
 
@@ -100,6 +112,7 @@ const DECIMALS: Record<UnitId, number> = {
   kg: 0,
   lbm: 0,
   hole: 0,
+  click: 0,
   count: 0,
 }
 
@@ -114,7 +127,7 @@ export function formatNumber(value: number, unit: UnitId, decimals = DECIMALS[un
 export function formatQuantity(value: number, unit: UnitId, decimals?: number): string {
   const number = formatNumber(value, unit, decimals)
   if (unit === 'turn') return `${number} ${Math.abs(value) > 1.001 ? 'turns' : 'turn'}`
-  if (unit === 'hole') return `${number} ${Math.abs(value) > 1 ? 'holes' : 'hole'}`
+  if (unit === 'hole' || unit === 'click') return `${number} ${unit}${Math.abs(value) > 1 ? 's' : ''}`
   if (unit === 'deg') return `${number}°`
   return `${number} ${UNITS[unit].symbol}`.trim()
 }

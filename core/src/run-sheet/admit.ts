@@ -1,56 +1,27 @@
+import { SWAPPED_PARTS } from '../bench/graph.ts'
+import { isBenchAct } from '../brake/acts.ts'
+import type { SeenSpec } from '../brake/reading.ts'
+import { partOf, readSchool } from '../brake/school.ts'
 import { routeOf } from '../cable/route.ts'
-import type { Learnt } from '../dial-in/layout.ts'
-import { frameStops } from '../mount/drilling.ts'
-import { checkMeasured } from '../mount/measured.ts'
-import { planMount } from '../mount/plan.ts'
-import { findWay, preferenceOf, WAYS } from '../mount/ways.ts'
-import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
-import { CHOICES, choiceOfPart, partOf } from '../stand/choices.ts'
-import { SWAPPED_PARTS } from '../stand/depends.ts'
-import type { Entry, EntryBody } from '../stand/entries.ts'
-import type { Hardware } from '../stand/hardware.ts'
-import { findReading, findSeen, READING_ORDER, type SeenSpec } from '../stand/readings.ts'
-import { parseSchool } from '../stand/schools.ts'
-import { openStand, type Stand, workOut } from './job.ts'
-import { boltMountAt, measuredAt } from './judges.ts'
+import type { EntryBody } from '../stand/entries.ts'
 import { type Act, findingsOf, stepStatus, stepsOn } from './next.ts'
-import { findStep, isBenchAct, STEPS } from './steps/steps.ts'
+import type { Stand } from './stand.ts'
 
 const MOST_CABLE_MM = 60
 const MOST_TORQUE_NM = 60
 const NOTE_LENGTH = 2000
 const WHY_LENGTH = 500
 const HALF_STEP = 0.02
-const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes' } as const
-
-/** What can be swapped: parts, and the schools a job goes by. */
-const PARTS: readonly string[] = [...SWAPPED_PARTS, 'school.bite', ...CHOICES.map(partOf)]
-
-/**
- * The first of some entries that may not be written, each judged on the stand as the ones before it leave it.
- * Undefined where all may.
- */
-export function firstRefusal(
-  hardware: Hardware,
-  log: readonly Entry[],
-  incoming: readonly Entry[],
-  learnt: Learnt,
-): { readonly index: number; readonly error: Fault } | undefined {
-  for (const [index, entry] of incoming.entries()) {
-    const stand = openStand(hardware, [...log, ...incoming.slice(0, index)])
-    const admitted = stand.ok ? admit(stand.value, entry, () => workOut(stand.value, learnt).next) : stand
-    if (!admitted.ok) return { index, error: admitted.error }
-  }
-  return undefined
-}
+const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes', click: 'clicks' } as const
 
 /**
  * Whether an entry may be written to this job as it stands. One rule for the tape, the touch controls and the server,
  * so that what one accepts the others do.
  */
-export function admit(stand: Stand, entry: EntryBody, next: () => Act = () => workOut(stand).next): Outcome<EntryBody> {
+export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<EntryBody> {
   const { released, ended: ending } = stand.state
   if (ending && !(entry.kind === 'correction' && entry.strikes === ending.id)) {
     return refuse(
@@ -71,7 +42,7 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act = () => wo
         ? refuse('reason-missing', 'reason', 'Skipping a step needs a reason: it stands on the job sheet.')
         : admitSkip(stand, entry)
     case 'swap':
-      return admitSwap(entry)
+      return admitSwap(stand, entry)
     case 'plan':
       return admitPlan(stand, entry)
     case 'route':
@@ -98,14 +69,15 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act = () => wo
 }
 
 function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
-  const seen = findSeen(entry.reading)
+  const { kit } = stand
+  const seen = kit.seeing(entry.reading)
   if (seen) return admitSeen(seen, entry)
-  const spec = findReading(entry.reading)
+  const spec = kit.reading(entry.reading)
   if (!spec) {
     return refuse(
       'unknown-reading',
       'reading',
-      `There is no reading “${entry.reading}”. Accepted: ${READING_ORDER.join(', ')}.`,
+      `A ${stand.family.title} brake has no reading “${entry.reading}”. Accepted: ${kit.order.join(', ')}.`,
     )
   }
   if (entry.unit !== spec.unit)
@@ -128,16 +100,13 @@ function admitSeen(seen: SeenSpec, entry: EntryBody & { kind: 'reading' }): Outc
       )
 }
 
-/** A measurement beside the others of the same mount: a hole wider than its tube was misread. */
+/** A measurement beside the others of the same brake: a hole wider than its tube was misread. */
 function admitAmong(stand: Stand, id: string, value: number, entry: EntryBody): Outcome<EntryBody> {
-  const measured = measuredAt(stand)
-  const checked = checkMeasured({
-    ...measured,
-    number: (each) => (each === id ? value : measured.number(each)),
-  })
-  if (!checked.ok) return checked
-  const dimension = findReading(id)?.dimension
-  const fitted = dimension ? stand.family.fit({ ...stand.dimensions, [dimension]: value }, stand.here) : ok(entry)
+  const { family, kit } = stand
+  const checked = family.check?.({ seen: stand.seen, number: (each) => (each === id ? value : stand.number(each)) })
+  if (checked && !checked.ok) return checked
+  const dimension = kit.reading(id)?.dimension
+  const fitted = dimension ? family.fit({ ...stand.dimensions, [dimension]: value }, stand.here) : ok(entry)
   return fitted.ok ? ok(entry) : fitted
 }
 
@@ -180,10 +149,10 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
 
 function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBody> {
   if (isBenchAct(id) && entry.kind === 'confirm') return ok(entry)
-  const step = findStep(id)
+  const step = stand.kit.step(id)
   const here = stepsOn(stand)
   if (!step || step.done.kind === 'signed') {
-    const known = STEPS.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
+    const known = stand.kit.steps.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
     return refuse('unknown-step', 'step', `There is no step “${id}”. Accepted: ${known.join(', ')}.`)
   }
   if (!here.some((each) => each.id === id)) {
@@ -218,50 +187,34 @@ const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
 
 /** A way may be chosen only when it can be done here, and when each of its cautions was read. */
 function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<EntryBody> {
-  const way = findWay(entry.to)
-  if (entry.plan !== 'mount' || !way) {
+  const { plans, title } = stand.family
+  const plan = plans.find((each) => each.id === entry.plan)
+  const way = plan?.ways.find((each) => each.id === entry.to)
+  if (!plan || !way) {
+    const known = plans.map((each) => `${each.id}, by ${each.ways.map(({ id }) => id).join(', ')}`).join('; ')
     return refuse(
       'unknown-way',
       'to',
-      `There is no way “${entry.to}” of a ${entry.plan}. Accepted: mount, by ${WAYS.map((each) => each.id).join(', ')}.`,
+      `There is no way “${entry.to}” of a ${entry.plan} on a ${title} brake. Accepted: ${known || 'none'}.`,
     )
   }
   const unread = way.cautions.find((id) => !entry.acknowledged.includes(id))
   if (unread) {
     return refuse('caution-unread', 'acknowledged', `Read and acknowledge first: ${CAUTIONS[unread].text}`)
   }
-  const mount = boltMountAt(stand)
-  if (!mount)
-    return refuse('not-measured', 'plan', 'The mount is not measured yet: a way is chosen from its measurements.')
-  const closed = frameStops(mount)[0]
-  if (closed) return refuse('way-closed', 'to', `Nothing is mounted here. ${closed.say}`)
-  const plan = planMount(mount, [], preferenceOf(stand.state.chosen.mount)).find((each) => each.way.id === way.id)
-  const stop = plan ? plan.reasons.find((each) => each.kind === 'stop') : undefined
-  return plan && !stop
-    ? ok(entry)
-    : refuse(
-        'way-closed',
-        'to',
-        `Way ${way.id} cannot be done here. ${stop?.say ?? 'It does not belong to this end or this hole.'}`,
-      )
+  const admitted = plan.admit(stand, way.id)
+  return admitted.ok ? ok(entry) : admitted
 }
 
-function admitSwap(entry: EntryBody & { kind: 'swap' }): Outcome<EntryBody> {
-  if (!PARTS.includes(entry.part))
-    return refuse('unknown-part', 'part', `There is no part “${entry.part}”. Accepted: ${PARTS.join(', ')}.`)
-  if (entry.part === 'school.bite') {
-    const school = parseSchool(entry.to)
-    return school.ok ? ok(entry) : school
+function admitSwap({ kit }: Stand, entry: EntryBody & { kind: 'swap' }): Outcome<EntryBody> {
+  const school = kit.schools.find((each) => partOf(each) === entry.part)
+  if (school) {
+    const read = readSchool(school, entry.to)
+    return read.ok ? ok(entry) : read
   }
-  const choice = choiceOfPart(entry.part)
-  if (choice) {
-    return choice.options.some((each) => each.id === entry.to)
-      ? ok(entry)
-      : refuse(
-          'unknown-school',
-          'to',
-          `There is no school “${entry.to}” of ${choice.title}. Accepted: ${choice.options.map((each) => each.id).join(', ')}.`,
-        )
+  if (!SWAPPED_PARTS.includes(entry.part)) {
+    const known = [...SWAPPED_PARTS, ...kit.schools.map(partOf)].join(', ')
+    return refuse('unknown-part', 'part', `There is no part “${entry.part}”. Accepted: ${known}.`)
   }
   return entry.to.trim() === '' ? refuse('missing', 'to', `Say what the ${entry.part} was swapped for.`) : ok(entry)
 }

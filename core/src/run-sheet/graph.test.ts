@@ -1,81 +1,98 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { COMMON_GRAPH } from '../bench/graph.ts'
+import { kitOf } from '../bench/kit.ts'
+import { isBenchAct } from '../brake/acts.ts'
+import { type Fact, type Graph, joined } from '../brake/graph.ts'
+import type { Kit } from '../brake/kit.ts'
+import { STATIONS } from '../brake/station.ts'
+import { dualPivotFamily } from '../families/dual-pivot/family.ts'
 import { findWay } from '../mount/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import type { Fact } from '../stand/depends.ts'
-import { STANDS_ON } from '../stand/depends.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { findReading, findSeen } from '../stand/readings.ts'
 import { walk } from '../testing/hand.ts'
 import {
   confirm,
   HARDWARE,
+  KIT,
   MATCHED,
   measured,
   PREPARED,
   reading,
+  refusal,
   seen,
   turn,
   WHEEL,
   written,
 } from '../testing/stand.ts'
-import { admit } from './admit.ts'
-import { openJob, openStand } from './job.ts'
+import { FAMILIES } from '../workshop/families.ts'
+import { openJob, openStand } from '../workshop/open.ts'
 import { establishedAs, factsOf, runLine, sheetOf } from './next.ts'
-import { STATIONS } from './stations.ts'
-import type { Circumstances } from './steps/step.ts'
-import { isBenchAct, STEPS, stepsFor } from './steps/steps.ts'
 
 const CALIPER: Hardware = { family: 'dual-pivot', end: 'rear', dimensions: {}, practiceSeed: 5 }
 const LINEAR: Hardware = { ...HARDWARE, practiceSeed: 11 }
 const work = (value: string) => seen('work', value)
 const job = (bodies: readonly EntryBody[], hardware = HARDWARE) => expectOk(openJob(hardware, written(...bodies)))
 
+const graphOf = (kit: Kit): Graph => joined(COMMON_GRAPH, kit.family.standsOn)
+
 /** Reaches from fact to fact, by Warshall’s closure over the declared edges: written apart from the product’s own search. */
-function closure(): (ground: string, fact: string) => boolean {
-  const nodes = [...new Set([...Object.keys(STANDS_ON), ...Object.values(STANDS_ON).flat()])]
+function closure(graph: Graph): (ground: string, fact: string) => boolean {
+  const nodes = [...new Set([...Object.keys(graph), ...Object.values(graph).flat()])]
   const index = new Map(nodes.map((node, at) => [node as string, at]))
-  const reach = nodes.map((ground) => nodes.map((fact) => STANDS_ON[fact]?.includes(ground as Fact) ?? false))
+  const reach = nodes.map((ground) => nodes.map((fact) => graph[fact]?.includes(ground as Fact) ?? false))
   for (let k = 0; k < nodes.length; k += 1)
     for (let i = 0; i < nodes.length; i += 1)
       for (let j = 0; j < nodes.length; j += 1) if (reach[i]?.[k] && reach[k]?.[j]) (reach[i] as boolean[])[j] = true
   return (ground, fact) => reach[index.get(ground) ?? -1]?.[index.get(fact) ?? -1] ?? false
 }
-const reaches = closure()
+const reaches = closure(graphOf(KIT))
+/** The common part may name a step that only some brakes have, such as one that is fitted to its frame. */
+const SHEETS = FAMILIES.map(kitOf)
 
-describe('the graph', () => {
+describe.each(FAMILIES.map((family) => [family.id, kitOf(family)] as const))('the graph of a %s brake', (_, kit) => {
+  const graph = graphOf(kit)
+  const reached = closure(graph)
+  const needed = ['gapLeft', 'gapRight', 'biteTravel']
+
   it('has no cycle', () => {
-    for (const fact of Object.keys(STANDS_ON)) expect(reaches(fact, fact), fact).toBe(false)
+    for (const fact of Object.keys(graph)) expect(reached(fact, fact), fact).toBe(false)
   })
 
   it('speaks only of things that can be in a log', () => {
     const known = (fact: string) => {
       const [kind, id = ''] = fact.split(':')
-      if (kind === 'reading') return findReading(id) !== undefined || findSeen(id) !== undefined
-      if (kind === 'confirm')
-        return isBenchAct(id) || STEPS.some((step) => step.id === id && step.done.kind === 'confirmed')
+      if (kind === 'reading') return kit.reading(id) !== undefined || kit.seeing(id) !== undefined
+      if (kind === 'confirm') return isBenchAct(id) || SHEETS.some((each) => each.step(id)?.done.kind === 'confirmed')
       return ['swap', 'turn', 'plan'].includes(kind ?? '')
     }
-    for (const fact of [...Object.keys(STANDS_ON), ...Object.values(STANDS_ON).flat()])
-      expect(known(fact), fact).toBe(true)
+    for (const fact of [...Object.keys(graph), ...Object.values(graph).flat()]) expect(known(fact), fact).toBe(true)
   })
 
   it('holds every confirmation of the sheet', () => {
-    for (const step of STEPS)
-      for (const fact of factsOf(step)) if (fact.startsWith('confirm:')) expect(STANDS_ON, fact).toHaveProperty([fact])
+    for (const step of kit.steps)
+      for (const fact of factsOf(step, needed))
+        if (fact.startsWith('confirm:')) expect(graph, fact).toHaveProperty([fact])
   })
 
   it('a step stands only on steps before it; hard squeezes alone shake what came earlier', () => {
-    for (const [at, later] of STEPS.entries()) {
+    for (const [at, later] of kit.steps.entries()) {
       if (later.id === 'hard-squeezes') continue
-      for (const earlier of STEPS.slice(0, at)) {
-        const backwards = factsOf(earlier).filter(
-          (fact) => !factsOf(later).includes(fact) && factsOf(later).some((ground) => reaches(ground, fact)),
+      for (const earlier of kit.steps.slice(0, at)) {
+        const backwards = factsOf(earlier, needed).filter(
+          (fact) =>
+            !factsOf(later, needed).includes(fact) && factsOf(later, needed).some((ground) => reached(ground, fact)),
         )
         expect(backwards, `${earlier.id} on ${later.id}`).toEqual([])
       }
     }
+  })
+
+  it('its steps come in working order', () => {
+    const stations = STATIONS.map((each) => each.id)
+    const at = kit.steps.map((step) => stations.indexOf(step.station))
+    expect(at).toEqual([...at].sort((a, b) => a - b))
   })
 })
 
@@ -97,30 +114,9 @@ describe('every step can be reached and done', () => {
 
   it('between them they pass every step of a rim brake', () => {
     const passed = new Set(walks.flatMap((each) => each.steps))
-    const rim = STEPS.filter((step) => !['rotor-sound', 'carbon-approved'].includes(step.id)).map((step) => step.id)
-    expect(rim.filter((id) => !passed.has(id)).sort()).toEqual([])
-  })
-
-  it('a rotor’s step stands on the sheet of a brake that has one, a rim’s does not', () => {
-    const here: Circumstances = {
-      family: 'none',
-      end: 'rear',
-      mount: 'boss',
-      track: 'rotor',
-      traits: [],
-      work: 'adjust',
-      body: undefined,
-      material: undefined,
-      makerNm: undefined,
-      boltClass: undefined,
-      way: undefined,
-      cableAnew: false,
-      anchorLoosened: false,
-    }
-    const ids = stepsFor(here).map((step) => step.id)
-    expect(ids).toContain('rotor-sound')
-    expect(ids).not.toContain('rim-sound')
-    expect(ids).not.toContain('pad-match')
+    const rim = [...KIT.steps, ...kitOf(dualPivotFamily).steps].map((step) => step.id)
+    const unpassed = rim.filter((id) => id !== 'carbon-approved' && !passed.has(id))
+    expect(unpassed.sort()).toEqual([])
   })
 
   it('a sudden rub goes from the wheel straight to the readings', () => {
@@ -136,16 +132,10 @@ describe('every step can be reached and done', () => {
     expect(dead.steps[0]).toBe('dead-first')
     expect(dead.steps.slice(1)).toEqual(walk(LINEAR, []).steps)
   })
-
-  it('the steps come in working order', () => {
-    const stations = STATIONS.map((each) => each.id)
-    const at = STEPS.map((step) => stations.indexOf(step.station))
-    expect(at).toEqual([...at].sort((a, b) => a - b))
-  })
 })
 
 const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
-  fc.constantFrom(...STEPS.filter((each) => each.done.kind === 'confirmed').map((each) => confirm(each.id))),
+  fc.constantFrom(...KIT.steps.filter((each) => each.done.kind === 'confirmed').map((each) => confirm(each.id))),
   fc.constantFrom('leftScrew', 'rightScrew', 'barrel', 'anchor').map((id) => turn(id, 0.5)),
   fc.constantFrom(...MATCHED, ...WHEEL, ...measured(1, 1, 20), reading('reserve', 25), reading('trackReach', 28)),
   fc
@@ -197,7 +187,9 @@ describe('nothing stays done on stale ground', () => {
         for (const [index, { step, state }] of sheet.entries()) {
           if (state !== 'done') continue
           for (const before of sheet.slice(0, index)) {
-            const ground = factsOf(before.step).filter((each) => factsOf(step).some((fact) => reaches(each, fact)))
+            const ground = factsOf(before.step, at.model.needed).filter((each) =>
+              factsOf(step, at.model.needed).some((fact) => reaches(each, fact)),
+            )
             for (const each of ground)
               expect(establishedAs(at, each)?.status, `${step.id} on ${each}`).not.toBe('recheck')
           }
@@ -233,10 +225,7 @@ describe('nothing stays done on stale ground', () => {
 })
 
 describe('what is found wrong stands in the way', () => {
-  const refused = (log: readonly EntryBody[], body: EntryBody, hardware = HARDWARE) => {
-    const result = admit(expectOk(openStand(hardware, written(...log))), body)
-    return result.ok ? undefined : result.error
-  }
+  const refused = (log: readonly EntryBody[], body: EntryBody, hardware = HARDWARE) => refusal(log, body, hardware)
   const skip = (step: string): EntryBody => ({ kind: 'skip', step, reason: 'in a hurry' })
 
   // Trade: gear housing may burst under brake load; a broken strand: do not ride.
@@ -296,7 +285,7 @@ describe('what is found wrong stands in the way', () => {
   })
 
   it('a step that does not stand on this job’s sheet can be neither done nor skipped', () => {
-    expect(refused([], confirm('mount-drilled'))?.code).toBe('not-on-sheet')
+    expect(refused([], confirm('mount-drilled'), CALIPER)?.code).toBe('not-on-sheet')
     expect(refused([work('rub')], confirm('cable-run'))?.code).toBe('not-on-sheet')
     expect(refused([], { kind: 'reading', reading: 'housingKind', value: 'string', unit: '' })?.code).toBe(
       'not-a-choice',

@@ -1,18 +1,16 @@
-import type { Advice } from '../dial-in/advice.ts'
+import { WORK } from '../bench/work.ts'
+import { LOOSENED } from '../brake/acts.ts'
+import type { Fact } from '../brake/graph.ts'
+import type { Kit } from '../brake/kit.ts'
+import { STATIONS, type StationId } from '../brake/station.ts'
+import type { Circumstances, Step, StepSpec } from '../brake/step.ts'
+import { isBetween, isUnsafe, placement } from '../brake/window.ts'
+import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import type { Turn } from '../dial-in/turn.ts'
-import { findWay } from '../mount/ways.ts'
-import type { Fact } from '../stand/depends.ts'
-import { groundsOf } from '../stand/depends.ts'
 import type { EntryOf } from '../stand/entries.ts'
-import { type Established, lastReading, lastSeen } from '../stand/fold.ts'
-import { findOption, readingTitle } from '../stand/readings.ts'
-import { isBetween, isUnsafe, PLAINLY_APART_MM } from '../stand/windows.ts'
-import { judge } from './judges.ts'
+import type { Established } from '../stand/fold.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
-import { STATIONS, type StationId } from './stations.ts'
-import type { Circumstances, Step, StepSpec } from './steps/step.ts'
-import { STEPS, stepsFor, stepTitle } from './steps/steps.ts'
 
 /** The one thing to do next. */
 export type Act =
@@ -75,47 +73,44 @@ export interface Finding {
 
 type At = Omit<StepStatus, 'step'>
 
-const DIAL_READINGS = ['gapLeft', 'gapRight', 'biteTravel']
-
 const PARTS_OF_THE_RUN: ReadonlySet<string> = new Set(['cable', 'housing', 'lever', 'brake'])
 
-export function circumstancesOf({ family, here, state }: Pick<Stand, 'family' | 'here' | 'state'>): Circumstances {
-  const work = lastSeen(state, 'work') ?? 'adjust'
+export function circumstancesOf({ here, number, seen, plan, family, state }: Stand): Circumstances {
+  const work = seen(WORK) ?? family.works[0]?.id ?? ''
   return {
-    family: family.id,
     end: here.end,
-    mount: family.mount,
-    track: family.track,
-    traits: family.traits.map((each) => each.id),
+    number,
+    seen,
     work,
-    body: lastSeen(state, 'mountBody'),
-    material: lastSeen(state, 'frameMaterial'),
-    makerNm: lastReading(state, 'makerTorque'),
-    boltClass: lastSeen(state, 'boltClass'),
-    way: findWay(state.plans.mount?.value.to ?? '')?.id,
+    way: (id) => plan(id)?.to,
     cableAnew:
       work === 'fit' || state.standing.some((entry) => entry.kind === 'swap' && PARTS_OF_THE_RUN.has(entry.part)),
-    anchorLoosened: state.standing.some(
-      (entry) =>
-        (entry.kind === 'turn' && entry.adjuster === 'anchor') ||
-        (entry.kind === 'confirm' && entry.step === 'anchor-loosened'),
-    ),
+    loosened: (adjuster) =>
+      state.standing.some(
+        (entry) =>
+          (entry.kind === 'turn' && entry.adjuster === adjuster) ||
+          (entry.kind === 'confirm' && entry.step === LOOSENED[adjuster]),
+      ),
   }
 }
 
 /** What a step is established by: its readings, its confirmation, its plan. */
-export function factsOf({ id, done }: StepSpec): readonly Fact[] {
+export function factsOf({ id, done }: StepSpec, needed: readonly string[]): readonly Fact[] {
   if (done.kind === 'confirmed') return [`confirm:${id}`]
   if (done.kind === 'planned') return [`plan:${done.plan}`]
-  if (done.kind === 'dialled-in') return DIAL_READINGS.map((each): Fact => `reading:${each}`)
+  if (done.kind === 'dialled-in') return needed.map((each): Fact => `reading:${each}`)
   return done.kind === 'signed' ? [] : done.readings.map((each): Fact => `reading:${each}`)
 }
 
-/** The side on which the wheel was found to rub, until something has moved. */
-export function rubbing({ readings }: Pick<Stand, 'state'>['state']): 'left' | 'right' | undefined {
-  const { spin } = readings
-  if (spin?.status !== 'current') return undefined
-  return spin.value === 'left' || spin.value === 'right' ? spin.value : undefined
+/** What the wheel was found to rub on, until something has moved. */
+export function rubbing({
+  family,
+  state,
+}: Pick<Stand, 'family' | 'state'>): { readonly rubs: string; readonly on: string } | undefined {
+  const spun = family.rubbed && state.readings[family.rubbed.seen]
+  if (!family.rubbed || spun?.status !== 'current') return undefined
+  const rubs = family.rubbed.of[String(spun.value)]
+  return rubs ? { rubs, on: String(spun.value) } : undefined
 }
 
 export function establishedAs({ state }: Pick<Stand, 'state'>, fact: Fact): Established<unknown> | undefined {
@@ -125,21 +120,22 @@ export function establishedAs({ state }: Pick<Stand, 'state'>, fact: Fact): Esta
   return kind === 'plan' ? state.plans[id] : undefined
 }
 
-const factTitle = (fact: Fact): string => {
+function factTitle(kit: Kit, fact: Fact): string {
   const [kind, id = ''] = fact.split(':') as [string, string?]
-  return kind === 'reading' ? readingTitle(id) : stepTitle(id === 'mount' ? 'mount-plan' : id)
+  if (kind === 'reading') return kit.title(id)
+  return kind === 'plan' ? (kit.family.plans.find((each) => each.id === id)?.title ?? id) : kit.stepTitle(id)
 }
 
-const isOut = ({ state, windows }: Stand, id: string): boolean => {
-  const value = state.readings[id]?.value
-  return value !== undefined && placed(windows, id, value) !== 'in'
+const isOut = (stand: Stand, id: string): boolean => {
+  const value = stand.state.readings[id]?.value
+  return value !== undefined && placed(stand, id, value) !== 'in'
 }
 
 /** Whether what was read is not to be ridden: an answer that says so, or a figure past its limit. */
-function isStop({ state, windows }: Stand, id: string): boolean {
+function isStop({ kit, state, windows }: Stand, id: string): boolean {
   const value = state.readings[id]?.value
   if (typeof value === 'number') return isUnsafe(windows.of[id], value)
-  return findOption(id, value)?.stop === true
+  return kit.option(id, value)?.stop === true
 }
 
 /** The readings a step asks for here: not those that another answer makes needless. */
@@ -152,12 +148,12 @@ export function wantedOf({ exempt, done }: StepSpec, { state }: Pick<Stand, 'sta
 }
 
 /** What is allowed and yet not what is wanted, said where it is measured. */
-function between({ state, windows }: Stand, readings: readonly string[]): string | undefined {
+function between({ kit, state, windows }: Stand, readings: readonly string[]): string | undefined {
   const said = readings.flatMap((id) => {
     const value = state.readings[id]?.value
     const window = windows.of[id]
     return typeof value === 'number' && window?.wanted && isBetween(window, value)
-      ? [`${readingTitle(id)} allowed, but at most ${window.wanted.high} mm is wanted`]
+      ? [`${kit.title(id)} allowed, but at most ${window.wanted.high} mm is wanted`]
       : []
   })
   return said.length > 0 ? said.join('; ') : undefined
@@ -169,19 +165,28 @@ function staleOf(stand: Stand, facts: readonly Fact[]): At | undefined {
   return stale && { state: 'recheck', cause: stale.cause ?? '' }
 }
 
+const before = new WeakMap<Kit, ReadonlyMap<string, readonly Fact[]>>()
+
 /** What each step stands on among the steps before it; what comes after unsettles it only when it is done. */
-const GROUNDS: ReadonlyMap<string, readonly Fact[]> = new Map(
-  STEPS.map((step, index) => {
-    const before = new Set(STEPS.slice(0, index).flatMap(factsOf))
-    return [step.id, factsOf(step).flatMap((fact) => [...groundsOf(fact)].filter((ground) => before.has(ground)))]
-  }),
-)
+function groundsUnder({ kit, model: { needed } }: Stand): ReadonlyMap<string, readonly Fact[]> {
+  const known = before.get(kit)
+  if (known) return known
+  const found = new Map(
+    kit.steps.map((step, index) => {
+      const earlier = new Set(kit.steps.slice(0, index).flatMap((each) => factsOf(each, needed)))
+      const grounds = factsOf(step, needed).flatMap((fact) => [...kit.grounds.groundsOf(fact)])
+      return [step.id, grounds.filter((ground) => earlier.has(ground))]
+    }),
+  )
+  before.set(kit, found)
+  return found
+}
 
 /** A ground under a step that must itself be looked at again: nothing stays done on it. */
 function staleGround(stand: Stand, step: Step): At | undefined {
-  for (const ground of GROUNDS.get(step.id) ?? []) {
+  for (const ground of groundsUnder(stand).get(step.id) ?? []) {
     if (establishedAs(stand, ground)?.status === 'recheck')
-      return { state: 'recheck', cause: `${factTitle(ground)} must be looked at again` }
+      return { state: 'recheck', cause: `${factTitle(stand.kit, ground)} must be looked at again` }
   }
   return undefined
 }
@@ -193,7 +198,7 @@ function readingsState(stand: Stand, step: Step, readings: readonly string[]): A
   if (missing) return stop ? { state: 'out', ...stop } : { state: 'open' }
   if (step.done.kind === 'in-window' && out.length > 0) return { state: 'out', ...stop }
   if (step.done.kind === 'judged') {
-    const verdict = judge(step.done.judge, stand)
+    const verdict = step.done.judge(stand)
     if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop ? { stop: true } : stop) }
     return { state: 'done', ...(verdict?.remark && { remark: verdict.remark }) }
   }
@@ -201,25 +206,25 @@ function readingsState(stand: Stand, step: Step, readings: readonly string[]): A
   return { state: 'done', ...(remark && { remark }) }
 }
 
-/** The gaps further apart than they may be: said where it is, as no single gap shows it. */
-function gapsApart({ state, windows }: Stand): string | undefined {
-  const [left, right] = [state.readings.gapLeft, state.readings.gapRight]
-  const window = windows.of.gapDifference
-  if (typeof left?.value !== 'number' || typeof right?.value !== 'number' || !window) return undefined
-  if (left.status !== 'current' || right.status !== 'current') return undefined
-  const apart = Math.abs(left.value - right.value)
-  if (apart <= window.high) return undefined
-  const first = window.high === PLAINLY_APART_MM && lastSeen(state, 'firstTouch')
-  return `${first ? `${first} pad touches plainly first: ` : ''}gaps ${apart.toFixed(1)} mm apart, at most ${window.high} mm`
+/** A derived reading outside its window: said where it is, as no single reading shows it. */
+function derivedOut(stand: Stand): string | undefined {
+  const { model, state, windows } = stand
+  for (const derived of model.derived) {
+    const window = windows.of[derived.id]
+    const now = derivedNow(derived, state)
+    if (window && now !== undefined && placement(window, now) !== 'in') return derived.say(now, windows, stand)
+  }
+  return undefined
 }
 
 function dialState(stand: Stand, advice: Advice): At {
   if (advice.kind === 'in-window') return { state: 'done' }
-  if (DIAL_READINGS.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  const { needed } = stand.model
+  if (needed.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  const apart = derivedOut(stand)
   return {
-    state:
-      DIAL_READINGS.some((id) => isOut(stand, id)) || gapsApart(stand) || advice.kind !== 'turn' ? 'out' : 'recheck',
-    cause: gapsApart(stand) ?? (rubbing(stand.state) ? 'the wheel rubs' : 'the readings do not agree yet'),
+    state: needed.some((id) => isOut(stand, id)) || apart || advice.kind !== 'turn' ? 'out' : 'recheck',
+    cause: apart ?? (rubbing(stand) ? 'the wheel rubs' : 'the readings do not agree yet'),
   }
 }
 
@@ -248,7 +253,8 @@ function establishedState(stand: Stand, step: Step, advice: Advice): At {
 /** Released, every step was done or skipped; one without a trace came to the sheet later and does not stand on this one. */
 function releasedStatus(step: Step, stand: Stand): readonly StepStatus[] {
   if (stand.state.skipped[step.id] !== undefined) return [{ step, state: 'skipped' }]
-  const traced = step.done.kind === 'signed' || factsOf(step).some((fact) => establishedAs(stand, fact))
+  const traced =
+    step.done.kind === 'signed' || factsOf(step, stand.model.needed).some((fact) => establishedAs(stand, fact))
   return traced ? [{ step, state: 'done' }] : []
 }
 
@@ -257,15 +263,25 @@ export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus
   const stop = at.stop && ({ stop: true } as const)
   if (stand.state.skipped[step.id] !== undefined && !at.stop && !step.mustBeDone) return { step, state: 'skipped' }
   if (at.state === 'open') return { step, ...at }
-  const stale = staleOf(stand, factsOf(step))
+  const stale = staleOf(stand, factsOf(step, stand.model.needed))
   if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale, ...stop }
   return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
 }
 
+/** The steps that stand on a sheet in these circumstances, as they are said there; `also` puts further ones on it. */
+export const stepsFor = (
+  kit: Kit,
+  here: Circumstances,
+  also: (step: StepSpec) => boolean = () => false,
+): readonly Step[] =>
+  kit.steps
+    .filter((step) => (step.when?.(here) ?? true) || also(step))
+    .map((step) => ({ ...step, say: typeof step.say === 'string' ? step.say : step.say(here) }))
+
 /** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
 export function stepsOn(stand: Stand): readonly Step[] {
   const unsafe = (step: StepSpec) => 'readings' in step.done && step.done.readings.some((id) => isStop(stand, id))
-  return stepsFor(circumstancesOf(stand), unsafe)
+  return stepsFor(stand.kit, circumstancesOf(stand), unsafe)
 }
 
 export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
@@ -281,7 +297,7 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 /** What one step says against riding: what was found there, or that it was not done. */
 function findingsAt(stand: Stand, { step, state: at, cause, stop }: StepStatus): readonly Finding[] {
   const found = (say: string): Finding => ({ step: step.id, say })
-  const verdict = step.done.kind === 'judged' ? judge(step.done.judge, stand) : undefined
+  const verdict = step.done.kind === 'judged' ? step.done.judge(stand) : undefined
   if (verdict?.stop) return [found(verdict.say)]
   if (stop && 'readings' in step.done)
     return wantedOf(step, stand)
@@ -289,8 +305,10 @@ function findingsAt(stand: Stand, { step, state: at, cause, stop }: StepStatus):
       .map((id) => {
         const value = stand.state.readings[id]?.value
         const why =
-          typeof value === 'number' ? stand.windows.of[id]?.unsafe?.say : lower(findOption(id, value)?.title ?? '')
-        return found(`${readingTitle(id)}: ${why}`)
+          typeof value === 'number'
+            ? stand.windows.of[id]?.unsafe?.say
+            : lower(stand.kit.option(id, value)?.title ?? '')
+        return found(`${stand.kit.title(id)}: ${why}`)
       })
   if (stop && step.done.kind === 'confirmed' && stand.state.confirmed[step.id]?.value === false)
     return [found(`${step.title}: ${lower(step.done.ill)}`)]
@@ -347,8 +365,8 @@ export function nextAct(stand: Stand, advice: Advice): Act {
 
 /** What was found is not well: what to do about it, and which readings to take again once it is done. */
 function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly string[]): Act {
-  const { state, windows } = stand
-  const verdict = step.done.kind === 'judged' ? judge(step.done.judge, stand) : undefined
+  const { kit, state, windows } = stand
+  const verdict = step.done.kind === 'judged' ? step.done.judge(stand) : undefined
   if (verdict)
     return {
       kind: 'mend',
@@ -362,8 +380,8 @@ function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly st
   const says = out.flatMap((id) => {
     const value = state.readings[id]?.value
     const unsafe = typeof value === 'number' && isStop(stand, id) ? windows.of[id]?.unsafe : undefined
-    if (unsafe) return [`${upper(readingTitle(id))}: ${unsafe.say}. Do not ride.`]
-    return findOption(id, value)?.remedy ?? []
+    if (unsafe) return [`${upper(kit.title(id))}: ${unsafe.say}. Do not ride.`]
+    return kit.option(id, value)?.remedy ?? []
   })
   const measured = out.some((id) => typeof state.readings[id]?.value === 'number' && !isStop(stand, id))
   const said = [...says, ...(measured && step.whenOut ? [step.whenOut] : [])]
@@ -371,7 +389,7 @@ function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly st
 }
 
 function dialAct(stand: Stand, step: Step, advice: Advice): Act {
-  const side = rubbing(stand.state)
+  const rub = rubbing(stand)
   if (advice.kind === 'turn')
     return {
       kind: 'turn',
@@ -379,7 +397,7 @@ function dialAct(stand: Stand, step: Step, advice: Advice): Act {
       turn: advice.turn,
       chanceNow: advice.chanceNow,
       others: advice.others,
-      ...(side && { why: `The wheel rubs on the ${side}. See first that it is seated and true.` }),
+      ...(rub && { why: `The wheel rubs on the ${rub.on}. See first that it is seated and true.` }),
     }
   if (advice.kind === 'measure') return { kind: 'measure', step, readings: advice.readings, why: advice.why }
   return { kind: 'stuck', step, say: advice.kind === 'in-window' ? step.say : advice.say }
@@ -394,7 +412,7 @@ export function sayFindings(findings: readonly Finding[]): readonly string[] {
 
 /** The station the next act belongs to: a turn with the bite already in its window is a matter of centring. */
 export function stationInHand(next: Act, stand: Stand): StationId {
-  const centring = next.kind === 'turn' && !isOut(stand, 'biteTravel')
+  const centring = next.kind === 'turn' && !stand.family.dial.bite.some((id) => isOut(stand, id))
   return centring ? 'centre' : next.step.station
 }
 
@@ -406,23 +424,29 @@ export interface StationStatus {
   readonly cause?: string
 }
 
+/** The stations at which this family has anything to do, in whatever job; the others are not on its line. */
+const stationsOf = ({ steps, family }: Kit): ReadonlySet<StationId> =>
+  new Set([...steps.map(({ station }) => station), ...(family.dial.centre.length > 0 ? (['centre'] as const) : [])])
+
 /** The run line: each station's state, and what caused a recheck. Bite and Centre share the dial-in but not their readings. */
 export function runLine(stand: Stand, advice: Advice): readonly StationStatus[] {
   const sheet = sheetOf(stand, advice)
-  return STATIONS.map(({ id, title }): StationStatus => {
+  return STATIONS.filter(({ id }) => stationsOf(stand.kit).has(id)).map(({ id, title }): StationStatus => {
     if (id === 'centre') return { id, title, ...centreMark(stand, sheet) }
-    if (id === 'bite') return { id, title, ...readingsMark(stand, ['biteTravel']) }
+    if (id === 'bite') return { id, title, ...readingsMark(stand, stand.family.dial.bite) }
     const steps = sheet.filter((each) => each.step.station === id)
     return { id, title, ...(steps.length === 0 ? { mark: 'left-out' } : stepsMark(steps)) }
   })
 }
 
 function centreMark(stand: Stand, sheet: readonly StepStatus[]): Pick<StationStatus, 'mark' | 'cause'> {
-  const gaps = readingsMark(stand, ['gapLeft', 'gapRight'])
-  const apart = gapsApart(stand)
-  if (gaps.mark !== 'in') return gaps
-  if (apart) return { mark: 'high', cause: apart }
-  return stepsMark(sheet.filter((each) => each.step.station === 'centre'))
+  const { centre } = stand.family.dial
+  const steps = sheet.filter((each) => each.step.station === 'centre')
+  if (centre.length === 0) return steps.length === 0 ? { mark: 'left-out' } : stepsMark(steps)
+  const marked = readingsMark(stand, centre)
+  if (marked.mark !== 'in') return marked
+  const apart = derivedOut(stand)
+  return apart ? { mark: 'high', cause: apart } : stepsMark(steps)
 }
 
 /** The mark of some steps together. */
@@ -434,13 +458,13 @@ function stepsMark(steps: readonly StepStatus[]): Pick<StationStatus, 'mark' | '
 }
 
 function readingsMark(stand: Stand, ids: readonly string[]): Pick<StationStatus, 'mark' | 'cause'> {
-  const { state, windows } = stand
+  const { state } = stand
   if (ids.some((id) => !state.readings[id])) return { mark: 'unmeasured' }
   const stale = ids.map((id) => state.readings[id]).find((each) => each?.status === 'recheck')
   if (stale) return { mark: 'recheck', ...(stale.cause && { cause: stale.cause }) }
   for (const id of ids) {
     const value = state.readings[id]?.value
-    const at = value === undefined ? 'in' : placed(windows, id, value)
+    const at = value === undefined ? 'in' : placed(stand, id, value)
     if (at !== 'in') return { mark: at }
   }
   return { mark: 'in' }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { cableFeel, leverWeightOf } from '../cable/feel.ts'
+import { leverWeightAt } from '../cable/judge.ts'
 import { routeDimensions } from '../cable/route.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
@@ -13,13 +14,12 @@ import {
   PADS,
   PREPARED,
   reading,
+  refusal,
   seen,
   WHEEL,
   written,
 } from '../testing/stand.ts'
-import { admit } from './admit.ts'
-import { openJob, openStand } from './job.ts'
-import { leverWeightAt } from './judges.ts'
+import { openJob } from '../workshop/open.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const MOUNTED = [...WHEEL, ...MATCHED, confirm('untouched'), confirm('arms-free')]
@@ -97,19 +97,18 @@ describe('pads on the sheet', () => {
 
   it('is never released without both shoes looked at', () => {
     const without = PREPARED.filter((each) => !(each.kind === 'reading' && each.reading === 'shoeRight'))
-    const stand = expectOk(openStand(HARDWARE, written(...without, ...measured(1, 1, 20))))
-    expect(admit(stand, { kind: 'skip', step: 'pads-direction', reason: 'in a hurry' })).toMatchObject({
-      error: { code: 'not-skipped' },
-    })
-    expect(admit(stand, { kind: 'release', initials: '7' })).toMatchObject({
-      error: { code: 'not-ready', message: expect.stringContaining('closed ends of the shoes forward') },
+    const log = [...without, ...measured(1, 1, 20)]
+    expect(refusal(log, { kind: 'skip', step: 'pads-direction', reason: 'in a hurry' })?.code).toBe('not-skipped')
+    expect(refusal(log, { kind: 'release', initials: '7' })).toMatchObject({
+      code: 'not-ready',
+      message: expect.stringContaining('closed ends of the shoes forward'),
     })
   })
 
   it('refuses a school it does not know, naming those it does', () => {
-    const stand = expectOk(openStand(HARDWARE, []))
-    expect(admit(stand, school('height', 'high'))).toMatchObject({
-      error: { field: 'to', message: expect.stringContaining('longest, top-edge, middle') },
+    expect(refusal([], school('height', 'high'))).toMatchObject({
+      field: 'to',
+      message: expect.stringContaining('longest, top-edge, middle'),
     })
   })
 })

@@ -1,9 +1,12 @@
-import { findOption } from '../stand/readings.ts'
-import { type Placement, placement, type Windows } from '../stand/windows.ts'
+import { type Placement, placedIn } from '../brake/window.ts'
+import type { Stand } from './stand.ts'
 
 /** Where a value stands: in or out of its window, or for what is seen, well or not. Without a window all is well. */
-export function placed(windows: Windows, id: string, value: number | string): Placement {
-  if (typeof value === 'string') return findOption(id, value)?.remedy ? 'high' : 'in'
-  const window = windows.of[id]
-  return window ? placement(window, value) : 'in'
+export function placed(
+  { kit, windows }: Pick<Stand, 'kit' | 'windows'>,
+  id: string,
+  value: number | string,
+): Placement {
+  if (typeof value === 'string') return kit.option(id, value)?.remedy ? 'high' : 'in'
+  return placedIn(windows, id, value)
 }

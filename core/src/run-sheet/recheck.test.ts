@@ -1,17 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { STATIONS } from '../brake/station.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { confirm, HARDWARE, measured, PREPARED, reading, seen, turn, WHEEL, written } from '../testing/stand.ts'
-import { openJob } from './job.ts'
+import { confirm, HARDWARE, KIT, measured, PREPARED, reading, seen, turn, WHEEL, written } from '../testing/stand.ts'
+import { openJob } from '../workshop/open.ts'
 import { runLine, sheetOf, stationInHand } from './next.ts'
-import { STATIONS } from './stations.ts'
-import { STEPS } from './steps/steps.ts'
 
 const job = (bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 
 const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
-  fc.constantFrom(...STEPS.filter((each) => each.done.kind === 'confirmed').map((each) => confirm(each.id))),
+  fc.constantFrom(...KIT.steps.filter((each) => each.done.kind === 'confirmed').map((each) => confirm(each.id))),
   fc
     .constantFrom('leftScrew', 'rightScrew', 'barrel', 'anchor')
     .chain((id) => fc.constantFrom(-0.5, 0.5, 1).map((amount) => turn(id, amount))),

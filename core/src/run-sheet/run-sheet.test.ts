@@ -4,20 +4,20 @@ import type { EntryBody } from '../stand/entries.ts'
 import {
   confirm,
   HARDWARE,
+  KIT,
   MATCHED,
   measured,
   PADS_SET,
   PREPARED,
   reading,
+  refusal,
   seen,
   turn,
   WHEEL,
   written,
 } from '../testing/stand.ts'
-import { admit } from './admit.ts'
-import { learntFrom, openJob, openStand } from './job.ts'
+import { learntFrom, openJob } from '../workshop/open.ts'
 import { runLine } from './next.ts'
-import { STEPS } from './steps/steps.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const nextId = (...bodies: readonly EntryBody[]) => job(...bodies).next.step.id
@@ -127,19 +127,16 @@ describe('what is next', () => {
   })
 
   it('every step says what to do and why', () => {
-    for (const step of STEPS) {
+    for (const step of KIT.steps) {
       if (typeof step.say === 'string') expect(step.say).toMatch(/[.?]$/)
       expect(step.why.length).toBeGreaterThan(10)
     }
-    expect(new Set(STEPS.map((each) => each.id)).size).toBe(STEPS.length)
+    expect(new Set(KIT.steps.map((each) => each.id)).size).toBe(KIT.steps.length)
   })
 })
 
 describe('what may be written', () => {
-  const refused = (log: readonly EntryBody[], body: EntryBody) => {
-    const result = admit(expectOk(openStand(HARDWARE, written(...log))), body)
-    return result.ok ? undefined : result.error
-  }
+  const refused = (log: readonly EntryBody[], body: EntryBody) => refusal(log, body)
 
   it('takes what the bench would say', () => {
     for (const body of [

@@ -1,27 +1,25 @@
+import { kitOf } from '../bench/kit.ts'
+import { bookDimensions, type Dimensions, type Here, hereAt } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { OnStand } from '../brake/on-stand.ts'
 import { routeDimensions } from '../cable/route.ts'
-import type { Dimensions, Family, FamilyModel, Here } from '../families/family.ts'
-import { bookDimensions, findFamily, hereAt } from '../families/registry.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fold, lastReading, lastSeen, type StandState } from '../stand/fold.ts'
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
-import { findReading, findSeen } from '../stand/readings.ts'
-import { type Windows, windowsFor } from '../stand/windows.ts'
 
 /** A brake on the stand: its hardware, and its log folded. */
-export interface Stand {
+export interface Stand extends OnStand {
   readonly hardware: Hardware
-  readonly family: Family
-  readonly dimensions: Dimensions
-  readonly here: Here
-  readonly model: FamilyModel
+  readonly kit: Kit
   readonly state: StandState
-  readonly windows: Windows
 }
 
 /** The hardware as the log has since measured and seen it: some readings are dimensions of it, some its traits. */
 export function hardwareIn(
-  family: Family,
+  kit: Kit,
   hardware: Hardware,
   entries: readonly Entry[],
 ): { readonly dimensions: Dimensions; readonly here: Here } {
@@ -32,41 +30,47 @@ export function hardwareIn(
     if (struck.has(entry.id)) continue
     if (entry.kind === 'route') Object.assign(measured, routeDimensions(entry.segments))
     if (entry.kind !== 'reading') continue
-    const dimension = findReading(entry.reading)?.dimension
+    const dimension = kit.reading(entry.reading)?.dimension
     if (dimension && typeof entry.value === 'number') measured[dimension] = entry.value
-    const trait = findSeen(entry.reading)?.trait
+    const trait = kit.seeing(entry.reading)?.trait
     if (trait) traits[trait] = String(entry.value)
   }
   return {
-    dimensions: { ...bookDimensions(family, measuredDimensions(hardware), hardware.end), ...measured },
-    here: hereAt(family, hardware.end, traits),
+    dimensions: { ...bookDimensions(kit.family, measuredDimensions(hardware), hardware.end), ...measured },
+    here: hereAt(kit.family, hardware.end, traits),
   }
 }
 
-let lastFit: { familyId: string; key: string; model: Outcome<FamilyModel> } | undefined
+let lastFit: { family: Family; key: string; model: Outcome<BrakeModel> } | undefined
 
 /** One model per set of dimensions: a screen asks for the same one at every keystroke. */
-function fitOnce(family: Family, dimensions: Dimensions, here: Here): Outcome<FamilyModel> {
+function fitOnce(family: Family, dimensions: Dimensions, here: Here): Outcome<BrakeModel> {
   const key = JSON.stringify([dimensions, here])
-  if (lastFit?.familyId !== family.id || lastFit.key !== key)
-    lastFit = { familyId: family.id, key, model: family.fit(dimensions, here) }
+  if (lastFit?.family !== family || lastFit.key !== key) lastFit = { family, key, model: family.fit(dimensions, here) }
   return lastFit.model
 }
 
-/** The stand as the log tells it. Refuses only hardware whose geometry cannot brake. */
-export function openStand(hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
-  const family = findFamily(hardware.family)
-  if (!family.ok) return family
-  const { dimensions, here } = hardwareIn(family.value, hardware, entries)
-  const fitted = fitOnce(family.value, dimensions, here)
+/** The stand as the log tells it, for a brake of this family. Refuses only hardware whose geometry cannot brake. */
+export function standOf(family: Family, hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
+  const kit = kitOf(family)
+  const { dimensions, here } = hardwareIn(kit, hardware, entries)
+  const fitted = fitOnce(family, dimensions, here)
   if (!fitted.ok) return fitted
-  const state = fold(fitted.value, entries)
-  const windows = windowsFor(fitted.value, state.school, {
-    lateralRunoutMm: lastReading(state, 'lateralRunout'),
-    flexMm: dimensions.flexMm as number,
-    rimMaterial: lastSeen(state, 'rimMaterial'),
-    rimMarkMm: lastReading(state, 'rimMark'),
-    rotorMarkMm: lastReading(state, 'rotorMark'),
+  const model = fitted.value
+  const state = fold(kit, model, entries)
+  const looked = { number: (id: string) => lastReading(state, id), seen: (id: string) => lastSeen(state, id) }
+  return ok({
+    hardware,
+    family,
+    kit,
+    dimensions,
+    here,
+    model,
+    state,
+    ...looked,
+    schools: state.schools,
+    route: state.route,
+    plan: (id) => state.plans[id]?.value,
+    windows: model.windows(state.schools, looked),
   })
-  return ok({ hardware, family: family.value, dimensions, here, model: fitted.value, state, windows })
 }

@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { confirm, HARDWARE, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
-import { admit } from './admit.ts'
-import { openJob, openStand } from './job.ts'
+import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../testing/stand.ts'
+import { openJob } from '../workshop/open.ts'
 import { findingsOf, sayFindings, sheetOf } from './next.ts'
 
 /** A brake that is right in everything, ready to be signed. */
@@ -24,10 +23,7 @@ const RELEASE: EntryBody = { kind: 'release', initials: '7' }
 const not = (body: EntryBody, more: object = {}): EntryBody => ({ ...body, well: false, ...more }) as EntryBody
 const job = (bodies: readonly EntryBody[], hardware: Hardware = HARDWARE) =>
   expectOk(openJob(hardware, written(...bodies)))
-const refused = (log: readonly EntryBody[], body: EntryBody) => {
-  const result = admit(expectOk(openStand(HARDWARE, written(...log))), body)
-  return result.ok ? undefined : result.error
-}
+const refused = (log: readonly EntryBody[], body: EntryBody) => refusal(log, body)
 const skip = (step: string): EntryBody => ({ kind: 'skip', step, reason: 'x' })
 const without = (log: readonly EntryBody[], step: string) =>
   log.filter((body) => !(body.kind === 'confirm' && body.step === step))
@@ -95,13 +91,6 @@ describe('not to be ridden, whatever reason is typed', () => {
     const log = [...steel, seen('rimMaterial', 'steel'), seen('padCompound', 'steel')]
     expect(job(log).next.kind).toBe('sign')
     expect(job([...log, reading('rimWall', 0.4)]).next.kind).toBe('sign')
-  })
-
-  // ISO 4210 and the rotor’s own mark (from memory): thickness commonly 1.5 mm at the least.
-  it('a rotor goes by its own minimum, else by 1.5 mm', () => {
-    const window = (bodies: readonly EntryBody[]) => job(bodies).windows.of.rotorThickness
-    expect(window([])?.unsafe?.below).toBe(1.5)
-    expect(window([reading('rotorMark', 1.7)])?.unsafe?.below).toBe(1.7)
   })
 
   it('something unsafe found by the way stands on a short sheet too', () => {
@@ -246,7 +235,6 @@ describe('figures', () => {
       remark: expect.stringContaining('at most 0.5 mm is wanted'),
     })
     expect(said([reading('lateralRunout', 1.1)])).toMatchObject({ state: 'out' })
-    expect(job([]).windows.of.rotorRunout).toMatchObject({ high: 0.3, wanted: { high: 0.2 } })
   })
 
   it('uneven pads are said and sent to centring, and block nothing', () => {

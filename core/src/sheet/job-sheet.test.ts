@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
-import { openJob } from '../run-sheet/job.ts'
-import { STEPS } from '../run-sheet/steps/steps.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { confirm, HARDWARE, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { confirm, HARDWARE, KIT, measured, PREPARED, reading, turn, written } from '../testing/stand.ts'
+import { openJob } from '../workshop/open.ts'
 import { jobSheet } from './job-sheet.ts'
 
 const SUBJECT = { jobNumber: 142, bicycle: 'Hire 07', complaint: 'rubs left' }
@@ -64,7 +63,7 @@ describe('the job sheet', () => {
   it('carries the cautions of every step, and the first of all', () => {
     const { cautions, steps } = sheet(WORKED)
     expect(cautions[0]).toBe(CAUTIONS.maker.text)
-    const onSheet = STEPS.filter((step) => steps.some((each) => each.title === step.title))
+    const onSheet = KIT.steps.filter((step) => steps.some((each) => each.title === step.title))
     expect(onSheet.length).toBeGreaterThan(15)
     for (const step of onSheet) for (const id of step.cautions) expect(cautions).toContain(CAUTIONS[id].text)
   })

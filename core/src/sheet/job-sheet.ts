@@ -1,23 +1,16 @@
-import { routeOf } from '../cable/route.ts'
-import { hasStraddle } from '../cable/straddle.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
-import { findWay, wayName } from '../mount/ways.ts'
 import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
-import { leverWeightAt, padPathsAt, reachAt, TOE } from '../run-sheet/judges.ts'
 import { findingsOf, type StepState, sayFindings, sheetOf } from '../run-sheet/next.ts'
-import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
-import { lastReading } from '../stand/fold.ts'
-import { READING_ORDER, readingTitle } from '../stand/readings.ts'
-import { SCHOOLS } from '../stand/schools.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. */
 export interface JobSheet {
   readonly heading: string
   readonly complaint: string
+  /** How it was set to bite, in words; empty where this brake has no such schools. */
   readonly school: string
   readonly released?: string
   /** Of a job ended without a release: that it is not to be ridden, by whom and why. */
@@ -57,74 +50,31 @@ export interface HeldPart {
 
 /** What was found and what was left, reading by reading, with the window each had to fall in. */
 function sheetReadings(job: Job, length: LengthUnit): readonly SheetReading[] {
-  const { state, windows } = job
-  return READING_ORDER.flatMap((id): readonly SheetReading[] => {
+  const { kit, state, windows } = job
+  return kit.order.flatMap((id): readonly SheetReading[] => {
     const now = state.readings[id]
     if (!now) return []
-    const show = (value: number | string) => showAnswer(id, value, length)
+    const show = (value: number | string) => showAnswer(kit, id, value, length)
     const window = windows.of[id]
     return [
       {
-        title: readingTitle(id),
+        title: kit.title(id),
         found: show(state.earlier[id]?.[0] ?? now.value),
         left: show(now.value),
         window: window ? `${show(window.low)} to ${show(window.high)}` : '',
-        mark: window || now.status === 'recheck' ? readingMark(state, windows, id) : 'noted',
+        mark: window || now.status === 'recheck' ? readingMark(job, id) : 'noted',
       },
     ]
   })
 }
 
-/** What was worked out and chosen at the mount. */
-function mountingOf(job: Job): readonly string[] {
-  const chosen = job.state.plans.mount?.value
-  const way = chosen && findWay(chosen.to)
-  const reach = reachAt(job)
-  return [
-    ...(reach?.ok ? [reach.value.say] : []),
-    ...(way && chosen
-      ? [
-          `Way ${wayName(way)}: ${way.says}`,
-          ...(chosen.parts.length > 0
-            ? [`With ${chosen.parts.map(({ count, name }) => `${count} × ${name}`).join(', ')}.`]
-            : []),
-          ...chosen.acknowledged.flatMap((id) => (id in CAUTIONS ? [`Read: ${CAUTIONS[id as CautionId].text}`] : [])),
-        ]
-      : []),
-  ]
-}
-
-/** Where the pads were set to stay on their track, and what they were toed in to. */
-function padsOf(job: Job): readonly string[] {
-  const paths = padPathsAt(job)
-  const [left, right] = [TOE.left, TOE.right].map((id) => lastReading(job.state, id))
-  return [
-    ...(paths?.ok ? paths.value.map(({ drift }) => drift.say) : []),
-    ...(left === undefined || right === undefined
-      ? []
-      : [`Toe-in ${left.toFixed(1)} mm left, ${right.toFixed(1)} mm right, at the rear edges.`]),
-  ]
-}
-
-/** How the cable was cut, and what a scale on the blade told of it. */
-function cableOf(job: Job): readonly string[] {
-  const { state, dimensions, model } = job
-  const route = state.route.length > 0 ? routeOf(state.route, dimensions, model.throw.squeezeTensionN) : undefined
-  const weight = leverWeightAt(job)
-  return [
-    ...(route?.ok ? [...route.value.cuts, ...route.value.warnings] : []),
-    ...(hasStraddle(job.family) ? [`Straddle ${(dimensions.straddleMm as number).toFixed(0)} mm, end to end.`] : []),
-    ...(weight?.ok ? [weight.value.say] : []),
-  ]
-}
-
 /** The sheet of a job, ready to be set in type. */
 export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = 'mm'): JobSheet {
-  const { state, advice, belief, model, hardware, dimensions, family } = job
+  const { kit, state, advice, belief, model, hardware, dimensions, family } = job
   const naming = {
+    kit,
     model,
     length,
-    stepTitle,
     find: (id: string) => state.line.find((each) => each.entry.id === id)?.entry,
   }
   const steps = sheetOf(job, advice)
@@ -132,7 +82,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   return {
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
     complaint: subject.complaint,
-    school: SCHOOLS.find((each) => each.id === state.school.school)?.title ?? state.school.school,
+    school: kit.school('bite')?.options.find((each) => each.id === state.schools.bite?.option)?.title ?? '',
     ...(state.released && {
       released: `Released by ${state.released.initials}, ${state.released.at.slice(0, 16).replace('T', ' ')} UTC`,
     }),
@@ -154,9 +104,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     })),
     sections: [
       { title: 'What this brake taught', lines: sayLessons(belief) },
-      { title: 'Mounting', lines: mountingOf(job) },
-      { title: 'Pads', lines: padsOf(job) },
-      { title: 'Cable', lines: cableOf(job) },
+      ...(family.sections?.(job) ?? []),
       { title: 'Parts used', lines: (subject.parts ?? []).map(({ name, count }) => `${count} × ${name}`) },
     ].filter(({ lines }) => lines.length > 0),
     cautions: cautions.map((id) => CAUTIONS[id].text),

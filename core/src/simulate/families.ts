@@ -1,9 +1,8 @@
-import { cantileverLinkage } from '../families/cantilever/geometry.ts'
-import { centrePullLinkage } from '../families/centre-pull/geometry.ts'
-import { dualPivotLinkage } from '../families/dual-pivot/family.ts'
-import type { Dimensions, Here } from '../families/family.ts'
-import { linearPullLinkage } from '../families/linear-pull/geometry.ts'
-import { singlePivotLinkage } from '../families/single-pivot/family.ts'
+import type { Dimensions, Here } from '../brake/dimension.ts'
+import { cantileverLinkage } from '../linkages/cantilever.ts'
+import { centrePullLinkage } from '../linkages/centre-pull.ts'
+import { linearPullLinkage } from '../linkages/linear-pull.ts'
+import { dualPivotLinkage, singlePivotLinkage } from '../linkages/pivots.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { VirtualSpec } from './virtual-brake.ts'
 
@@ -55,7 +54,7 @@ export const VIRTUAL: Readonly<Record<string, (d: Dimensions, here: Here) => Vir
   }),
   'dual-pivot': (d, here) => ({
     stiffness: 45,
-    linkage: (own) => expectOk(dualPivotLinkage(own, here)),
+    linkage: (own) => expectOk(dualPivotLinkage(own, here.traits.cableSide === 'right')),
     scattered: { cableOffsetMm: 0.08, secondPivotMm: 0.05 },
     adjusters: {
       ...cable(d),
@@ -69,7 +68,7 @@ export const VIRTUAL: Readonly<Record<string, (d: Dimensions, here: Here) => Vir
   }),
   'single-pivot': (d, here) => ({
     stiffness: 45,
-    linkage: (own) => expectOk(singlePivotLinkage(own, here)),
+    linkage: (own) => expectOk(singlePivotLinkage(own, here.traits.cableSide === 'right')),
     scattered: { cableOffsetMm: 0.1 },
     adjusters: { ...cable(d), caliper: turnedOnBolt(d) },
   }),

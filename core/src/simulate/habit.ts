@@ -1,5 +1,5 @@
+import { type Placement, placement, type Windows } from '../brake/window.ts'
 import type { Entry, EntryOf } from '../stand/entries.ts'
-import { type Placement, placement, type Windows } from '../stand/windows.ts'
 import type { Decision, Policy } from './passes.ts'
 
 type Readings = Record<string, number>

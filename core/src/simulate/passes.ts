@@ -1,9 +1,11 @@
-import type { Dimensions, Family, FamilyModel, Here } from '../families/family.ts'
-import { bookDimensions, hereAt } from '../families/registry.ts'
+import type { TurnUnit } from '../brake/adjuster.ts'
+import { bookDimensions, type Dimensions, type Here, hereAt } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import { placement, type Window, type Windows } from '../brake/window.ts'
+import { DEFAULT_BITE } from '../families/rim/bite.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import type { Entry, EntryBody, TurnUnit } from '../stand/entries.ts'
-import { DEFAULT_SCHOOL } from '../stand/schools.ts'
-import { placement, type Window, type Windows, windowsFor } from '../stand/windows.ts'
+import type { Entry, EntryBody } from '../stand/entries.ts'
 import { VIRTUAL } from './families.ts'
 import { seededRandom } from './random.ts'
 import { type GaugeReadings, type TrueReadings, type VirtualBrake, virtualBrake } from './virtual-brake.ts'
@@ -22,17 +24,17 @@ export type Decision =
 export type Policy = (log: readonly Entry[], windows: Windows) => Decision
 
 export interface Bicycle {
-  readonly familyId: string
+  readonly family: Family
   readonly dimensions: Dimensions
   readonly here: Here
-  readonly model: FamilyModel
+  readonly model: BrakeModel
 }
 
 /** A bicycle with this family’s book brake behind, as the bench has it. */
 export function bookBicycle(family: Family): Bicycle {
   const dimensions = bookDimensions(family)
   const here = hereAt(family, 'rear')
-  return { familyId: family.id, dimensions, here, model: expectOk(family.fit(dimensions, here)) }
+  return { family, dimensions, here, model: expectOk(family.fit(dimensions, here)) }
 }
 
 export interface Trial {
@@ -133,13 +135,13 @@ function canBeSet(brake: VirtualBrake, windows: Windows): boolean {
 
 function drawBrake(bicycle: Bicycle, seed: number) {
   const runout = seededRandom(seed ^ 0x9e3779b9).uniform(0.1, 0.8)
-  const spec = VIRTUAL[bicycle.familyId]
-  if (!spec) throw new Error(`no virtual ${bicycle.familyId}`)
+  const spec = VIRTUAL[bicycle.family.id]
+  if (!spec) throw new Error(`no virtual ${bicycle.family.id}`)
   const brake = virtualBrake(spec(bicycle.dimensions, bicycle.here), bicycle.dimensions, seed)
-  const windows = windowsFor(bicycle.model, DEFAULT_SCHOOL, {
-    lateralRunoutMm: runout,
-    flexMm: bicycle.dimensions.flexMm as number,
-  })
+  const windows = bicycle.model.windows(
+    { bite: DEFAULT_BITE },
+    { number: (id) => (id === 'lateralRunout' ? runout : undefined), seen: () => undefined },
+  )
   return { brake, windows }
 }
 

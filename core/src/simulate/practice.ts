@@ -1,4 +1,4 @@
-import type { Dimensions, End, Here } from '../families/family.ts'
+import type { Dimensions, End, Here } from '../brake/dimension.ts'
 import type { Entry } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import { VIRTUAL } from './families.ts'

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
+import { bookDimensions } from '../brake/dimension.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { bookDimensions } from '../families/registry.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { confirm, DIMENSIONS, HERE, MODEL, turn, written } from '../testing/stand.ts'
+import { confirm, DIMENSIONS, HERE, turn, written } from '../testing/stand.ts'
 import { VIRTUAL } from './families.ts'
 import { habitOf } from './habit.ts'
-import { allIn, fleetBrake, trial } from './passes.ts'
+import { allIn, bookBicycle, fleetBrake, trial } from './passes.ts'
 import { practiceGauge } from './practice.ts'
 import { seededRandom } from './random.ts'
 import { virtualBrake } from './virtual-brake.ts'
@@ -140,7 +140,7 @@ describe('the gauge', () => {
 })
 
 describe('the habit', () => {
-  const bicycle = { familyId: 'linear-pull', dimensions: DIMENSIONS, here: HERE, model: MODEL }
+  const bicycle = bookBicycle(linearPullFamily)
 
   it('begins by clamping with 4 mm given back', () => {
     const { windows } = fleetBrake(bicycle, 3)

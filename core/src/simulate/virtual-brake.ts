@@ -1,4 +1,4 @@
-import type { Dimensions } from '../families/family.ts'
+import type { Dimensions } from '../brake/dimension.ts'
 import { cablePull, gapAt, type Linkage, openingForGap, restOpening } from '../mechanics/linkage.ts'
 import { type Random, seededRandom } from './random.ts'
 

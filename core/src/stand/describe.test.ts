@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { stepTitle } from '../run-sheet/steps/steps.ts'
-import { MODEL, reading, turn, written } from '../testing/stand.ts'
+import { KIT, MODEL, reading, turn, written } from '../testing/stand.ts'
 import { describe as say, sayTurn, showParts, showQuantity, showReading } from './describe.ts'
 import type { EntryBody } from './entries.ts'
 
-const spoken = (entry: EntryBody, length: 'mm' | 'in' = 'mm') => say(entry, { model: MODEL, length, stepTitle })
+const spoken = (entry: EntryBody, length: 'mm' | 'in' = 'mm') => say(entry, { kit: KIT, model: MODEL, length })
 const adjuster = (id: string) => MODEL.adjusters.find((each) => each.id === id) as (typeof MODEL.adjusters)[number]
 
 describe('an entry in the words of the bench', () => {
@@ -39,7 +38,7 @@ describe('an entry in the words of the bench', () => {
   it('says what a strike struck, and why', () => {
     const [first] = written(reading('gapLeft', 9))
     const strike: EntryBody = { kind: 'correction', strikes: 'entry-1', why: 'misread' }
-    expect(say(strike, { model: MODEL, stepTitle, find: () => first })).toBe('struck: gap left 9.0 mm (misread)')
+    expect(say(strike, { kit: KIT, model: MODEL, find: () => first })).toBe('struck: gap left 9.0 mm (misread)')
     expect(spoken(strike)).toBe('struck (misread)')
   })
 
@@ -53,10 +52,10 @@ describe('an entry in the words of the bench', () => {
 
 describe('numbers on a screen', () => {
   it('a reading’s number and unit come apart for setting in type', () => {
-    expect(showParts('gapLeft', 1.4)).toEqual({ number: '1.4', unit: 'mm' })
-    expect(showParts('reserve', 30.6)).toEqual({ number: '31', unit: 'mm' })
-    expect(showParts('leftScrewIn', 1.5)).toEqual({ number: '1½', unit: 'turns' })
-    expect(showReading('gapRight', 25.4, 'in')).toBe('1.000 in')
+    expect(showParts(KIT, 'gapLeft', 1.4)).toEqual({ number: '1.4', unit: 'mm' })
+    expect(showParts(KIT, 'reserve', 30.6)).toEqual({ number: '31', unit: 'mm' })
+    expect(showParts(KIT, 'leftScrewIn', 1.5)).toEqual({ number: '1½', unit: 'turns' })
+    expect(showReading(KIT, 'gapRight', 25.4, 'in')).toBe('1.000 in')
   })
 
   // Common practice, no source: 0.1 mm is as fine as a hand can set; nobody feels 0.01.

@@ -1,3 +1,6 @@
+import type { From, TurnUnit } from '../brake/adjuster.ts'
+import type { PlannedPart } from '../brake/plan.ts'
+import type { RouteSegment } from '../brake/route.ts'
 import type { UnitId } from '../quantity/quantity.ts'
 
 /**
@@ -19,28 +22,6 @@ interface Common {
   readonly basedOn?: number
 }
 
-/** A part a plan uses: `partId` where the drawer holds it. */
-export interface PlannedPart {
-  readonly name: string
-  readonly count: number
-  readonly partId?: string
-}
-
-export type HousingEnd = 'ferrule' | 'bare' | 'barrel'
-
-/** A piece of housing with its bend and ends, or a bare run of the inner. Lengths in mm, along the cable. */
-export interface RouteSegment {
-  readonly kind: 'housing' | 'bare'
-  readonly lengthMm: number
-  readonly bendDeg?: number
-  readonly radiusMm?: number
-  readonly from?: HousingEnd
-  readonly to?: HousingEnd
-}
-
-/** What an adjuster is moved by. */
-export type TurnUnit = 'turn' | 'mm' | 'hole'
-
 export type EntryBody =
   | {
       readonly kind: 'reading'
@@ -56,6 +37,8 @@ export type EntryBody =
       readonly amount: number
       readonly unit: TurnUnit
       readonly endReached?: boolean
+      /** Wound in to contact first, then back by the amount. */
+      readonly from?: From
     }
   | { readonly kind: 'swap'; readonly part: string; readonly to: string }
   /** The hand’s answer. Without `well` it is well. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { confirm, MODEL, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
+import { confirm, KIT, MODEL, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
 import type { Entry, EntryBody } from './entries.ts'
 import { fold, inOrder } from './fold.ts'
 
-const folded = (...bodies: readonly EntryBody[]) => fold(MODEL, written(...bodies))
+const folded = (...bodies: readonly EntryBody[]) => fold(KIT, MODEL, written(...bodies))
 
 describe('the log', () => {
   it('keeps the last reading and remembers the earlier ones', () => {
@@ -36,7 +36,7 @@ describe('the log', () => {
   it('gives the same stand whatever order entries arrive in: the seq decides', () => {
     const log = written(...PREPARED, ...measured(1, 2, 20), turn('leftScrew', 0.5), ...measured(1.3, 1.7, 21))
     const shuffled = [...log].sort((a, b) => a.id.localeCompare(b.id))
-    expect(fold(MODEL, shuffled)).toEqual(fold(MODEL, log))
+    expect(fold(KIT, MODEL, shuffled)).toEqual(fold(KIT, MODEL, log))
   })
 
   it('puts entries still waiting to be sent behind those that were', () => {
@@ -74,7 +74,7 @@ describe('what must be looked at again', () => {
     const log = written(...measured(1, 2, 20), turn('leftScrew', 0.5), reading('gapLeft', 1.1)).map((entry, index) =>
       index < 3 ? entry : index === 3 ? { ...entry, by: '2', device: 'b' } : { ...entry, basedOn: 3, device: 'a' },
     )
-    const state = fold(MODEL, log)
+    const state = fold(KIT, MODEL, log)
     expect(state.readings.gapLeft?.status).toBe('recheck')
     expect(state.line.at(-1)?.overtakenBy?.id).toBe('entry-4')
   })
@@ -85,7 +85,7 @@ describe('what must be looked at again', () => {
       device: 'a',
       basedOn: 0,
     }))
-    expect(fold(MODEL, log).readings.gapLeft?.status).toBe('current')
+    expect(fold(KIT, MODEL, log).readings.gapLeft?.status).toBe('current')
   })
 })
 

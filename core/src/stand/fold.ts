@@ -1,8 +1,9 @@
-import type { FamilyModel } from '../families/family.ts'
-import { type ChoiceId, choiceOfPart, USUAL } from './choices.ts'
-import { type Fact, unsettles, whyRecheck } from './depends.ts'
-import type { Entry, EntryOf, RouteSegment } from './entries.ts'
-import { type BiteSchool, DEFAULT_SCHOOL, parseSchool } from './schools.ts'
+import type { Fact } from '../brake/graph.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { RouteSegment } from '../brake/route.ts'
+import { type ChosenSchool, type ChosenSchools, partOf, readSchool, usualSchools } from '../brake/school.ts'
+import type { Entry, EntryOf } from './entries.ts'
 
 export type FactStatus = 'current' | 'recheck'
 
@@ -51,9 +52,8 @@ export interface StandState {
   readonly adjusters: Readonly<Record<string, AdjusterState>>
   /** The cable’s way, as last written. */
   readonly route: readonly RouteSegment[]
-  readonly school: BiteSchool
-  /** The schools that are one of a few words: how this job mounts, sets pads’ height and toes them in. */
-  readonly chosen: Readonly<Record<ChoiceId, string>>
+  /** The schools this job goes by. */
+  readonly schools: ChosenSchools
   /** What ended the job: a release, or a closing without one. */
   readonly ended: Ending | undefined
   readonly released: EntryOf<'release'> | undefined
@@ -106,7 +106,8 @@ function strikes(ordered: readonly Entry[]): ReadonlyMap<string, Entry> {
   return struck
 }
 
-const factOf = (entry: Entry): Fact | undefined => {
+/** What an entry establishes or shakes. */
+export const factOf = (entry: Entry): Fact | undefined => {
   if (entry.kind === 'reading') return `reading:${entry.reading}`
   if (entry.kind === 'confirm') return `confirm:${entry.step}`
   if (entry.kind === 'turn') return `turn:${entry.adjuster}`
@@ -115,8 +116,18 @@ const factOf = (entry: Entry): Fact | undefined => {
   return undefined
 }
 
+/** What happened, in the words that stand beside what must be looked at again. */
+function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
+  const [kind, id = ''] = by.split(':') as [string, string?]
+  if (kind === 'turn') return `${model.adjusters.find((each) => each.id === id)?.title ?? id} turned`
+  const said = kit.causes[by]
+  if (said) return said
+  if (kind === 'reading') return `${kit.title(id)} was measured again`
+  return kind === 'swap' ? `${id} was changed` : `${kit.step(id)?.title ?? id} was done again`
+}
+
 /** The stand as the log tells it. Pure: the same entries give the same stand on every screen. */
-export function fold(model: FamilyModel, entries: readonly Entry[]): StandState {
+export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): StandState {
   const ordered = inOrder(entries)
   const struck = strikes(ordered)
   const overtaken = overtakers(ordered, struck)
@@ -126,16 +137,16 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
   const confirmed: Record<string, Established<boolean>> = {}
   const skipped: Record<string, string> = {}
   const plans: Record<string, Established<EntryOf<'plan'>>> = {}
-  let school: BiteSchool = DEFAULT_SCHOOL
-  const chosen = { ...USUAL }
+  const schools: Record<string, ChosenSchool> = { ...usualSchools(kit.schools) }
   let route: readonly RouteSegment[] = []
   let ending: Ending | undefined
 
-  const unsettle = (fact: Fact) => {
+  const unsettle = (fact: Fact, shaken: ReadonlySet<string>) => {
+    const cause = causeOf(kit, model, fact)
     const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan') => {
       for (const [id, each] of Object.entries(facts)) {
-        const cause = whyRecheck(`${prefix}:${id}`, fact, model)
-        if (cause && each.status === 'current') facts[id] = { ...each, status: 'recheck', cause }
+        if (shaken.has(`${prefix}:${id}`) && each.status === 'current')
+          facts[id] = { ...each, status: 'recheck', cause }
       }
     }
     mark(readings, 'reading')
@@ -145,7 +156,8 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
 
   for (const entry of standing) {
     const fact = factOf(entry)
-    if (fact && unsettles(fact)) unsettle(fact)
+    const shaken = fact && kit.grounds.unsettledBy(fact)
+    if (fact && shaken && shaken.size > 0) unsettle(fact, shaken)
     if (entry.kind === 'reading') {
       const before = readings[entry.reading]
       if (typeof before?.value === 'number') earlier[entry.reading] = [...(earlier[entry.reading] ?? []), before.value]
@@ -159,12 +171,10 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
     } else if (entry.kind === 'plan') plans[entry.plan] = { value: entry, entry, status: 'current' }
     else if (entry.kind === 'route') route = entry.segments
     else if (entry.kind === 'skip') skipped[entry.step] = entry.reason
-    else if (entry.kind === 'swap' && entry.part === 'school.bite') {
-      const parsed = parseSchool(entry.to)
-      if (parsed.ok) school = parsed.value
-    } else if (entry.kind === 'swap') {
-      const choice = choiceOfPart(entry.part)
-      if (choice) chosen[choice.id] = entry.to
+    else if (entry.kind === 'swap') {
+      const school = kit.schools.find((each) => partOf(each) === entry.part)
+      const read = school && readSchool(school, entry.to)
+      if (school && read?.ok) schools[school.id] = read.value
     } else if (entry.kind === 'release' || entry.kind === 'close') ending = entry
   }
 
@@ -182,8 +192,7 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
     skipped,
     plans,
     adjusters: Object.fromEntries(model.adjusters.map((spec) => [spec.id, adjusterState(spec, standing)])),
-    school,
-    chosen,
+    schools,
     route,
     ended: ending,
     released: ending?.kind === 'release' ? ending : undefined,
@@ -191,7 +200,7 @@ export function fold(model: FamilyModel, entries: readonly Entry[]): StandState 
   }
 }
 
-function adjusterState(spec: FamilyModel['adjusters'][number], standing: readonly Entry[]): AdjusterState {
+function adjusterState(spec: BrakeModel['adjusters'][number], standing: readonly Entry[]): AdjusterState {
   const travel = spec.travel ?? Infinity
   let turned = 0
   let lowest = 0

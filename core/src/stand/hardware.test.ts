@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { FAMILIES, findFamily, fitFamily } from '../families/registry.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import { checkHardware, type Hardware, measuredDimensions } from './hardware.ts'
+import { FAMILIES, findFamily, fitFamily } from '../workshop/families.ts'
+import { checkHardware } from '../workshop/open.ts'
+import { type Hardware, measuredDimensions } from './hardware.ts'
 
 const hardware = (dimensions: Hardware['dimensions'], family = 'linear-pull'): Hardware => ({
   family,
@@ -38,8 +39,11 @@ describe('hardware', () => {
       const model = expectOk(fitFamily(family.id, {}))
       expect(new Set(model.adjusters.map((each) => each.shorthand)).size).toBe(model.adjusters.length)
       for (const adjuster of model.adjusters) expect(model.inputs.map((each) => each.id)).toContain(adjuster.input)
-      for (const doubts of Object.values(model.disturbances)) {
-        for (const input of Object.keys(doubts)) expect(model.inputs.map((each) => each.id)).toContain(input)
+      for (const part of ['wheel', 'pads', 'cable', 'housing', 'lever', 'brake'] as const) {
+        const disturbed = model.disturbs(`swap:${part}`)
+        expect(disturbed, part).toBeDefined()
+        for (const input of Object.keys(disturbed === 'forget' ? {} : (disturbed?.spread ?? {})))
+          expect(model.inputs.map((each) => each.id)).toContain(input)
       }
     }
     expect(findFamily('linear-pull').ok).toBe(true)

@@ -1,15 +1,19 @@
-import type { Dimensions, End, Family, FamilyModel } from '../families/family.ts'
-import { bookDimensions, findFamily, hereAt } from '../families/registry.ts'
+import { bookDimensions, type Dimensions, type End, hereAt } from '../brake/dimension.ts'
+import type { Family } from '../brake/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { checkBeadSeat } from '../reference/wheel-sizes.ts'
-
-export type { End } from '../families/family.ts'
 
 /** A dimension as it is known on this bicycle. */
 export interface Dimension {
   readonly value: number
   readonly provenance: 'measured' | 'maker'
   readonly instrument?: string
+  /** When it was measured, ISO 8601, and by whom; missing where it was told with the brake. */
+  readonly since?: string
+  readonly by?: string
+  /** The figure it was measured over; the book’s where there was none. */
+  readonly before?: Dimension
 }
 
 /** What hangs on the bicycle: the family and what was measured of it. Book figures fill the rest. */
@@ -26,19 +30,17 @@ export interface Hardware {
 export const measuredDimensions = (hardware: Hardware): Dimensions =>
   Object.fromEntries(Object.entries(hardware.dimensions).map(([id, each]) => [id, each.value]))
 
-/** Refuses an unknown family, an unknown dimension, one outside its range, and a geometry that cannot brake. */
-export function checkHardware(hardware: Hardware): Outcome<{ family: Family; model: FamilyModel }> {
-  const family = findFamily(hardware.family)
-  if (!family.ok) return family
+/** The model of what hangs there. Refuses an unknown dimension or trait, one outside its range, and a geometry that cannot brake. */
+export function fitHardware(family: Family, hardware: Hardware): Outcome<BrakeModel> {
   for (const [id, { value }] of Object.entries(hardware.dimensions)) {
-    const spec = family.value.dimensions.find((each) => each.id === id)
+    const spec = family.dimensions.find((each) => each.id === id)
     const field = `dimensions.${id}`
     if (!spec) {
-      const known = family.value.dimensions.map((each) => each.id).join(', ')
+      const known = family.dimensions.map((each) => each.id).join(', ')
       return refuse(
         'unknown-dimension',
         field,
-        `${id} is not a dimension of a ${family.value.title} brake. Accepted: ${known}.`,
+        `${id} is not a dimension of a ${family.title} brake. Accepted: ${known}.`,
       )
     }
     if (!(value >= spec.min && value <= spec.max)) {
@@ -50,23 +52,22 @@ export function checkHardware(hardware: Hardware): Outcome<{ family: Family; mod
     }
   }
   for (const [id, value] of Object.entries(hardware.traits ?? {})) {
-    const spec = family.value.traits.find((each) => each.id === id)
-    if (!spec?.options.includes(value)) {
+    const spec = family.traits.find((each) => each.id === id)
+    if (!spec?.options.some((each) => each.id === value)) {
       return refuse(
         'unknown-trait',
         `traits.${id}`,
         spec
-          ? `${spec.title} is “${value}”. Accepted: ${spec.options.join(', ')}.`
-          : `A ${family.value.title} brake has no “${id}”. Accepted: ${family.value.traits.map((each) => each.id).join(', ') || 'none'}.`,
+          ? `${spec.title} “${value}”. Accepted: ${spec.options.map((each) => each.id).join(', ')}.`
+          : `A ${family.title} brake has no “${id}”. Accepted: ${family.traits.map((each) => each.id).join(', ') || 'none'}.`,
       )
     }
   }
   const bead = hardware.dimensions.beadSeatMm
   const known = bead ? checkBeadSeat(bead.value, 'dimensions.beadSeatMm') : ok(0)
   if (!known.ok) return known
-  const model = family.value.fit(
-    bookDimensions(family.value, measuredDimensions(hardware), hardware.end),
-    hereAt(family.value, hardware.end, hardware.traits),
+  return family.fit(
+    bookDimensions(family, measuredDimensions(hardware), hardware.end),
+    hereAt(family, hardware.end, hardware.traits),
   )
-  return model.ok ? ok({ family: family.value, model: model.value }) : model
 }

@@ -1,20 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { BITE } from '../families/rim/bite.ts'
 import { formatFraction } from '../quantity/number.ts'
 import { formatNumber } from '../quantity/quantity.ts'
-import { STEPS } from '../run-sheet/steps/steps.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { READINGS } from '../stand/readings.ts'
-import { SCHOOLS } from '../stand/schools.ts'
-import { MODEL } from '../testing/stand.ts'
+import { KIT, MODEL } from '../testing/stand.ts'
 import { readTape, vocabulary } from './tape.ts'
 
-const MM = { model: MODEL, length: 'mm' } as const
-const IN = { model: MODEL, length: 'in' } as const
+const MM = { kit: KIT, model: MODEL, length: 'mm' } as const
+const IN = { kit: KIT, model: MODEL, length: 'in' } as const
 
 /** Anything the tape can say, as an entry and as it would be written. */
 const said: fc.Arbitrary<{ entry: Partial<EntryBody>; text: string }> = fc.oneof(
-  fc.constantFrom(...READINGS.filter((each) => each.unit === 'mm')).chain((spec) =>
+  fc.constantFrom(...KIT.readings.filter((each) => each.unit === 'mm')).chain((spec) =>
     fc.integer({ min: Math.ceil(spec.min * 10), max: Math.floor(spec.max * 10) }).map((tenths) => ({
       entry: { kind: 'reading' as const, reading: spec.id, value: tenths / 10, unit: 'mm' as const },
       text: `${spec.shorthand} ${tenths / 10}`,
@@ -40,16 +38,16 @@ const said: fc.Arbitrary<{ entry: Partial<EntryBody>; text: string }> = fc.oneof
     entry: { kind: 'reading' as const, reading: 'firstTouch', value: side as 'left', unit: '' as const },
     text: `touch ${side}`,
   })),
-  fc.constantFrom(...STEPS.filter((each) => each.shorthand)).map((step) => ({
+  fc.constantFrom(...KIT.steps.filter((each) => each.shorthand)).map((step) => ({
     entry: { kind: 'confirm' as const, step: step.id },
     text: `${step.shorthand} ok`,
   })),
   fc
     .integer({ min: 1, max: 200 })
     .map((count) => ({ entry: { kind: 'confirm' as const, step: 'squeezes', count }, text: `sq ${count}` })),
-  fc.constantFrom(...SCHOOLS).map((school) => ({
-    entry: { kind: 'swap' as const, part: 'school.bite', to: `${school.id} ${school.min}` },
-    text: `school ${school.id} ${school.min}`,
+  fc.constantFrom(...BITE.options).map((school) => ({
+    entry: { kind: 'swap' as const, part: 'school.bite', to: `${school.id} ${school.amount?.min}` },
+    text: `school ${school.id} ${school.amount?.min}`,
   })),
   fc.integer({ min: 1, max: 300 }).map((tenths) => ({
     entry: { kind: 'torque' as const, fastener: 'left pad', valueNm: tenths / 10 },
@@ -90,7 +88,7 @@ describe('the tape’s shorthand', () => {
   })
 
   it('a length in inches is the same length, written either way', () => {
-    const lengths = READINGS.filter((each) => each.unit === 'mm' && each.min === 0)
+    const lengths = KIT.readings.filter((each) => each.unit === 'mm' && each.min === 0)
     fc.assert(
       fc.property(fc.constantFrom(...lengths), fc.double({ min: 0.05, max: 9, noNaN: true }), (spec, value) => {
         const inches = formatNumber(value, 'in')
@@ -103,7 +101,7 @@ describe('the tape’s shorthand', () => {
   })
 
   it('never throws, and never writes what it did not understand', () => {
-    const words = vocabulary(MODEL).map((each) => each.word)
+    const words = vocabulary(MM).map((each) => each.word)
     const noise = fc.oneof(
       fc.string({ maxLength: 12 }),
       fc.constantFrom(...words),

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { stepTitle } from '../run-sheet/steps/steps.ts'
 import { describe as say } from '../stand/describe.ts'
-import { MODEL } from '../testing/stand.ts'
+import { KIT, MODEL } from '../testing/stand.ts'
 import { editDistance, nearestWord } from './nearest.ts'
 import { complete, readTape, vocabulary } from './tape.ts'
 
-const MM = { model: MODEL, length: 'mm' } as const
-const IN = { model: MODEL, length: 'in' } as const
+const MM = { kit: KIT, model: MODEL, length: 'mm' } as const
+const IN = { kit: KIT, model: MODEL, length: 'in' } as const
 const read = (text: string) => readTape(text, MM)
 
 describe('the tape', () => {
@@ -76,20 +75,20 @@ describe('the tape', () => {
   })
 
   it('completes a word under the finger, not a number or a note', () => {
-    expect(complete('b', MODEL).map((each) => each.word)).toEqual(expect.arrayContaining(['bite', 'bar', 'bolts']))
-    expect(complete('gl 1.4 an', MODEL).map((each) => each.word)).toEqual(['anchor'])
-    expect(complete('gl 1', MODEL)).toEqual([])
-    expect(complete('note b', MODEL)).toEqual([])
+    expect(complete('b', MM).map((each) => each.word)).toEqual(expect.arrayContaining(['bite', 'bar', 'bolts']))
+    expect(complete('gl 1.4 an', MM).map((each) => each.word)).toEqual(['anchor'])
+    expect(complete('gl 1', MM)).toEqual([])
+    expect(complete('note b', MM)).toEqual([])
   })
 
   it('has one meaning for each word', () => {
-    const words = vocabulary(MODEL).map((each) => each.word)
+    const words = vocabulary(MM).map((each) => each.word)
     expect(new Set(words).size).toBe(words.length)
   })
 
   it('echoes what was understood', () => {
     const echo = (text: string, length: 'mm' | 'in' = 'mm') =>
-      read(text).entries.map((entry) => say(entry, { model: MODEL, length, stepTitle }))
+      read(text).entries.map((entry) => say(entry, { kit: KIT, model: MODEL, length }))
     expect(echo('gl 1.0 bite 22 ls +1/2 wheel ok')).toEqual([
       'gap left 1.0 mm',
       'bite 22 mm',

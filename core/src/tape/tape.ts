@@ -1,11 +1,11 @@
-import type { FamilyModel } from '../families/family.ts'
+import { LOOSENED, SQUEEZES } from '../brake/acts.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { SeenSpec } from '../brake/reading.ts'
+import { partOf } from '../brake/school.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
-import { LOOSENED, SQUEEZES, STEPS } from '../run-sheet/steps/steps.ts'
-import { CHOICES, choiceOfWord, partOf } from '../stand/choices.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { findReading, READINGS, SEEN, type SeenSpec } from '../stand/readings.ts'
-import { SCHOOLS } from '../stand/schools.ts'
 import { nearestWord } from './nearest.ts'
 
 /** A word the tape understands. */
@@ -21,8 +21,13 @@ export interface TapeLine {
   readonly error?: Fault
 }
 
-export interface TapeContext {
-  readonly model: FamilyModel
+/** The brake a tape is written at. */
+export interface Written {
+  readonly kit: Kit
+  readonly model: BrakeModel
+}
+
+export interface TapeContext extends Written {
   readonly length: LengthUnit
 }
 
@@ -30,14 +35,14 @@ export interface TapeContext {
 const REST = new Set(['note', 'skip', 'release', 'close'])
 
 /** Everything the tape understands on this brake. The shorthand is part of the product's interface. */
-export function vocabulary(model: FamilyModel): readonly Word[] {
+export function vocabulary({ kit, model }: Written): readonly Word[] {
   return [
-    ...READINGS.map(({ shorthand, title, unit }) => ({
+    ...kit.readings.map(({ shorthand, title, unit }) => ({
       word: shorthand,
       means: title,
       form: `${shorthand} ${unit === 'turn' ? '1 1/2' : unit === 'mm' ? '1.4' : '80'}`,
     })),
-    ...SEEN.map(({ shorthand, title, options }) => ({
+    ...kit.seen.map(({ shorthand, title, options }) => ({
       word: shorthand,
       means: title,
       form: `${shorthand} ${options.map((each) => each.id).join(' | ')}`,
@@ -47,14 +52,18 @@ export function vocabulary(model: FamilyModel): readonly Word[] {
       means: title,
       form: `${shorthand} ${unit === 'turn' ? '+1/2' : '+2'} (+ ${plus.toLowerCase()}, − ${minus.toLowerCase()})`,
     })),
-    ...STEPS.flatMap(({ shorthand, title }) =>
+    ...kit.steps.flatMap(({ shorthand, title }) =>
       shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok | no` }] : [],
     ),
     { word: 'sq', means: 'squeezed', form: 'sq 10' },
     {
       word: 'school',
-      means: 'bite school, or how to mount, set pads’ height, toe in',
-      form: `school third | give-back 4 | gap 1.2 | rider 20 | ${CHOICES.flatMap((each) => each.options.map((option) => option.id)).join(' | ')}`,
+      means: kit.schools.map(({ title }) => title).join(', '),
+      form: `school ${kit.schools
+        .flatMap(({ options }) =>
+          options.map(({ id, amount }) => (amount?.unit === 'mm' ? `${id} ${amount.usual}` : id)),
+        )
+        .join(' | ')}`,
     },
     { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
     { word: 'loose', means: 'loosened', form: `loose ${Object.keys(LOOSENED).join(' | ')}` },
@@ -67,11 +76,11 @@ export function vocabulary(model: FamilyModel): readonly Word[] {
 }
 
 /** Words that could complete what is being typed at the end of the line. */
-export function complete(text: string, model: FamilyModel): readonly Word[] {
+export function complete(text: string, at: Written): readonly Word[] {
   const tail = /(?:^|\s)(\S*)$/.exec(text)?.[1] ?? ''
   const started = text.trim().split(/\s+/)[0] ?? ''
   if (tail === '' || /^[\d+\-−.,/]/.test(tail) || (REST.has(started) && text.trim() !== started)) return []
-  return vocabulary(model).filter(({ word }) => word.startsWith(tail.toLowerCase()))
+  return vocabulary(at).filter(({ word }) => word.startsWith(tail.toLowerCase()))
 }
 
 /**
@@ -79,7 +88,9 @@ export function complete(text: string, model: FamilyModel): readonly Word[] {
  * Entries before the first fault are returned with it, so that the echo shows what was understood.
  */
 export function readTape(text: string, context: TapeContext): TapeLine {
-  const words = new Set(vocabulary(context.model).map(({ word }) => word))
+  const known = vocabulary(context)
+  const words = new Set(known.map(({ word }) => word))
+  const oneWord = oneWords(context.kit)
   const tokens = text.trim().split(/\s+/).filter(Boolean)
   const entries: EntryBody[] = []
   let at = 0
@@ -87,15 +98,13 @@ export function readTape(text: string, context: TapeContext): TapeLine {
     const word = (tokens[at] as string).toLowerCase()
     if (!words.has(word)) {
       const near = nearestWord(word, words)
-      const hint = near
-        ? `Nearest: ${vocabulary(context.model).find((each) => each.word === near)?.form}.`
-        : 'Type ? for the list.'
+      const hint = near ? `Nearest: ${known.find((each) => each.word === near)?.form}.` : 'Type ? for the list.'
       return {
         entries,
         error: { code: 'unknown-word', field: 'tape', message: `“${tokens[at]}” is not on the tape’s list. ${hint}` },
       }
     }
-    const end = argumentsEnd(word, tokens, at + 1, words)
+    const end = argumentsEnd(word, tokens, at + 1, words, oneWord)
     const read = readWord(word, tokens.slice(at + 1, end), context)
     if (!read.ok) return { entries, error: read.error }
     entries.push(read.value)
@@ -104,17 +113,21 @@ export function readTape(text: string, context: TapeContext): TapeLine {
   return { entries }
 }
 
-const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end'])
+const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end', 'ear', 'feel'])
 const isAmount = (token: string) => /^[+\-−\d.,½¼¾⅛⅜⅝⅞⅓⅔]/.test(token) || UNIT_WORDS.has(token.toLowerCase())
-const ONE_WORD = new Set([
-  ...SEEN.map(({ shorthand }) => shorthand),
-  ...STEPS.flatMap(({ shorthand }) => shorthand ?? []),
-  'loose',
-])
+/** Words that take one word behind them. */
+const oneWords = ({ seen, steps }: Kit): ReadonlySet<string> =>
+  new Set([...seen.map(({ shorthand }) => shorthand), ...steps.flatMap(({ shorthand }) => shorthand ?? []), 'loose'])
 const NAME_FIRST = new Set(['school', 'swap'])
 
 /** Where the arguments of a word end: an amount with its unit, a name and an amount, one word, or the rest of the line. */
-function argumentsEnd(word: string, tokens: readonly string[], from: number, words: ReadonlySet<string>): number {
+function argumentsEnd(
+  word: string,
+  tokens: readonly string[],
+  from: number,
+  words: ReadonlySet<string>,
+  oneWord: ReadonlySet<string>,
+): number {
   if (REST.has(word)) return tokens.length
   let end = from
   const token = () => tokens[end]
@@ -124,14 +137,14 @@ function argumentsEnd(word: string, tokens: readonly string[], from: number, wor
   } else if (NAME_FIRST.has(word)) {
     while (token() !== undefined && !isAmount(token() as string) && (end === from || !isWord())) end += 1
   } else if (token() !== undefined && !isWord()) end += 1
-  if (ONE_WORD.has(word)) return end
+  if (oneWord.has(word)) return end
   while (token() !== undefined && isAmount(token() as string)) end += 1
   return end
 }
 
-function readWord(word: string, args: readonly string[], { model, length }: TapeContext): Outcome<EntryBody> {
+function readWord(word: string, args: readonly string[], { kit, model, length }: TapeContext): Outcome<EntryBody> {
   const text = args.join(' ')
-  const reading = READINGS.find((each) => each.shorthand === word)
+  const reading = kit.readings.find((each) => each.shorthand === word)
   if (reading) {
     const value = amountIn(text, reading.unit, length, reading.id)
     return value.ok
@@ -140,16 +153,19 @@ function readWord(word: string, args: readonly string[], { model, length }: Tape
           reading: reading.id,
           value: value.value,
           unit: reading.unit,
-          instrument: findReading(reading.id)?.instrument ?? '',
+          instrument: reading.instrument,
         })
       : value
   }
-  const seen = SEEN.find((each) => each.shorthand === word)
+  const seen = kit.seen.find((each) => each.shorthand === word)
   if (seen) return readSeen(seen, text)
   const adjuster = model.adjusters.find((each) => each.shorthand === word)
   if (adjuster) {
-    const toEnd = args.at(-1)?.toLowerCase() === 'end'
-    const value = amountIn(toEnd ? args.slice(0, -1).join(' ') : text, adjuster.unit, length, adjuster.id)
+    const last = args.at(-1)?.toLowerCase()
+    const toEnd = last === 'end'
+    const contact = last === 'ear' || last === 'feel' ? last : undefined
+    const amount = toEnd || contact ? args.slice(0, -1).join(' ') : text
+    const value = amountIn(amount, adjuster.unit, length, adjuster.id)
     return value.ok
       ? ok({
           kind: 'turn',
@@ -157,10 +173,11 @@ function readWord(word: string, args: readonly string[], { model, length }: Tape
           amount: value.value,
           unit: adjuster.unit,
           ...(toEnd && { endReached: true }),
+          ...(contact && { from: { contact } }),
         })
       : value
   }
-  const step = STEPS.find((each) => each.shorthand === word)
+  const step = kit.steps.find((each) => each.shorthand === word)
   if (step) {
     const answer = text.toLowerCase()
     return answer === 'ok' || answer === 'no'
@@ -176,7 +193,7 @@ function readWord(word: string, args: readonly string[], { model, length }: Tape
           `“${word} ${text}”, ${step.title}: write “${word} ok” where it is well, “${word} no” where it is not.`,
         )
   }
-  return readOther(word, args, length)
+  return readOther(word, args, length, kit)
 }
 
 /** What is seen, by the answer or by its first letters where no other begins with them. */
@@ -193,7 +210,7 @@ function readSeen({ id, title, shorthand, options }: SeenSpec, text: string): Ou
       )
 }
 
-function readOther(word: string, args: readonly string[], length: LengthUnit): Outcome<EntryBody> {
+function readOther(word: string, args: readonly string[], length: LengthUnit, kit: Kit): Outcome<EntryBody> {
   const text = args.join(' ')
   if (word === 'sq') {
     const count = text === '' ? 10 : Number(text)
@@ -202,10 +219,16 @@ function readOther(word: string, args: readonly string[], length: LengthUnit): O
       : refuse('out-of-range', 'sq', `“sq ${text}”: accepted a whole number of squeezes, 1 to 200.`)
   }
   if (word === 'school') {
-    const choice = choiceOfWord(text)
-    return text === ''
-      ? refuse('missing', 'school', `Which school? Accepted: ${SCHOOLS.map((each) => each.id).join(', ')}.`)
-      : ok({ kind: 'swap', part: choice ? partOf(choice) : 'school.bite', to: text })
+    const named = kit.schoolOf(args[0] ?? '')
+    return named
+      ? ok({ kind: 'swap', part: partOf(named.school), to: text })
+      : refuse(
+          text === '' ? 'missing' : 'unknown-school',
+          'school',
+          `${text === '' ? 'Which school?' : `There is no school “${text}”.`} Accepted: ${kit.schools
+            .flatMap(({ options }) => options.map(({ id }) => id))
+            .join(', ')}.`,
+        )
   }
   if (word === 'loose') {
     const step = LOOSENED[text.toLowerCase()]
@@ -233,12 +256,13 @@ function readOther(word: string, args: readonly string[], length: LengthUnit): O
   }
   if (word === 'skip') {
     const [id = '', ...reason] = args
-    const step = STEPS.find((each) => each.shorthand === id || each.id === id)
+    const step = kit.steps.find((each) => each.shorthand === id || each.id === id)
     if (!step)
       return refuse(
         'unknown-step',
         'skip',
-        `There is no step “${id}” to skip. Accepted: ${STEPS.filter((each) => each.done.kind !== 'signed')
+        `There is no step “${id}” to skip. Accepted: ${kit.steps
+          .filter((each) => each.done.kind !== 'signed')
           .map((each) => each.shorthand ?? each.id)
           .join(', ')}.`,
       )

@@ -1,11 +1,10 @@
 import { WAYS, type WayId } from '../mount/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
-import { firstRefusal } from '../run-sheet/admit.ts'
-import { type Job, openJob } from '../run-sheet/job.ts'
+import type { Job } from '../run-sheet/job.ts'
 import { practiceGauge } from '../simulate/practice.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { findReading } from '../stand/readings.ts'
+import { firstRefusal, openJob } from '../workshop/open.ts'
 
 /** A hand that does as the sheet says, on a simulated brake: for walking a whole run sheet in a test. */
 export interface Walk {
@@ -32,7 +31,7 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
       return next.readings.map((reading): EntryBody => {
         const value = gauge[reading]
         if (value === undefined) throw new Error(`the gauge shows no ${reading}`)
-        return { kind: 'reading', reading, value, unit: findReading(reading)?.unit ?? '' }
+        return { kind: 'reading', reading, value, unit: job.kit.reading(reading)?.unit ?? '' }
       })
     case 'plan':
       return [

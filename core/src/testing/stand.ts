@@ -1,15 +1,26 @@
+import { kitOf } from '../bench/kit.ts'
+import { bookDimensions, hereAt } from '../brake/dimension.ts'
+import { dualPivotFamily } from '../families/dual-pivot/family.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
-import { bookDimensions, hereAt } from '../families/registry.ts'
-import { expectOk } from '../outcome/outcome.ts'
+import { type RimThrow, rimThrowOf } from '../families/rim/bite.ts'
+import { expectOk, type Fault } from '../outcome/outcome.ts'
+import { admit } from '../run-sheet/admit.ts'
+import { workOut } from '../run-sheet/job.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { findReading } from '../stand/readings.ts'
+import { openStand } from '../workshop/open.ts'
 
 /** Shared by tests: a book linear-pull brake and a log written in order. */
 export const HARDWARE: Hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
 export const DIMENSIONS = bookDimensions(linearPullFamily)
+/** Families that between them have every reading. */
+const EVERY = [linearPullFamily, dualPivotFamily]
+
+export const KIT = kitOf(linearPullFamily)
 export const HERE = hereAt(linearPullFamily, 'rear')
 export const MODEL = expectOk(linearPullFamily.fit(DIMENSIONS, HERE))
+/** The book brake as a bite school sees it. */
+export const THROW = rimThrowOf(MODEL) as RimThrow
 
 export const written = (...bodies: readonly EntryBody[]): readonly Entry[] =>
   bodies.map((body, index) => ({
@@ -20,11 +31,19 @@ export const written = (...bodies: readonly EntryBody[]): readonly Entry[] =>
     seq: index + 1,
   }))
 
+/** Why something may not be written after a log, or undefined where it may. */
+export function refusal(log: readonly EntryBody[], body: EntryBody, hardware: Hardware = HARDWARE): Fault | undefined {
+  const stand = expectOk(openStand(hardware, written(...log)))
+  const [entry] = written(...log, body).slice(-1) as [Entry]
+  const admitted = admit(stand, entry, () => workOut(stand).next)
+  return admitted.ok ? undefined : admitted.error
+}
+
 export const reading = (id: string, value: number): EntryBody => ({
   kind: 'reading',
   reading: id,
   value,
-  unit: findReading(id)?.unit ?? 'mm',
+  unit: kitOf(EVERY.find((family) => kitOf(family).reading(id)) ?? linearPullFamily).reading(id)?.unit ?? 'mm',
 })
 export const seen = (id: string, value: string): EntryBody => ({ kind: 'reading', reading: id, value, unit: '' })
 export const confirm = (step: string, count?: number): EntryBody => ({ kind: 'confirm', step, ...(count && { count }) })

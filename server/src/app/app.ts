@@ -7,6 +7,7 @@ import { calculationRoutes } from '../calculations/calculations.ts'
 import type { Store } from '../db/store.ts'
 import type { Drawer } from '../drawer/drawer.ts'
 import { drawerRoutes } from '../drawer/routes.ts'
+import { familyRoutes } from '../families/families.ts'
 import { jobRoutes } from '../jobs/jobs.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
@@ -68,7 +69,8 @@ export function createApp({ store, ledger, streams, drawer, hosts, web }: Served
     response.json({ status: 'ok', version: VERSION, schemaVersion: store.schemaVersion })
   })
   app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
-  app.use('/api/brakes', brakeRoutes(store))
+  app.use('/api/brakes', brakeRoutes(store, ledger, streams))
+  app.use('/api/families', familyRoutes())
   app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer))
   app.use('/api/drawer', drawerRoutes(drawer))
   app.use('/api/calculations', calculationRoutes())

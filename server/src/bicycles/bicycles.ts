@@ -1,10 +1,14 @@
 import { randomUUID } from 'node:crypto'
-import { eq } from 'drizzle-orm'
+import type { End } from '@overhaul/core/brake/dimension'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { checkHardware } from '@overhaul/core/workshop/open'
+import { and, eq, isNull, ne } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
-import { notFound } from '../app/fault.ts'
+import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
 import { validate } from '../app/validate.ts'
+import { HARDWARE } from '../brakes/hardware-schema.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
 import type { Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
@@ -12,25 +16,36 @@ import type { Streams } from '../jobs/stream.ts'
 import { LAST_SEQ } from '../jobs/summary.ts'
 
 const NAME = Joi.string().trim().min(1).max(80)
-const NEW_BICYCLE = Joi.object<{ name: string; description?: string }>({
+const NEW_BICYCLE = Joi.object<{ id?: string; name: string; description?: string }>({
+  /** Made by the client, so that a retry hangs up no second bicycle. */
+  id: Joi.string().uuid(),
   name: NAME.required(),
   description: Joi.string().max(500).allow(''),
 })
-const CHANGE = Joi.object<{ name?: string; description?: string }>({
+const CHANGE = Joi.object<{ name?: string; description?: string; retired?: boolean }>({
+  retired: Joi.boolean(),
   name: NAME,
   description: Joi.string().max(500).allow(''),
 }).min(1)
 
+const HANG = Joi.object<{ brakeId: string | null; hardware?: Omit<Hardware, 'end'> }>({
+  brakeId: Joi.string().uuid().allow(null).required(),
+  hardware: HARDWARE.fork('end', (end) => end.forbidden()),
+})
+const END = Joi.string<End>().valid('front', 'rear').required()
+
 /** Bicycles, each with its brakes and the newest job on each brake: what hangs on the rack. */
-export function bicycleRoutes({ db }: Store, ledger: Ledger, streams: Streams): Router {
+export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): Router {
   const router = Router()
+  const { db } = store
 
   const rack = async () => {
     const [allBicycles, allBrakes, allJobs] = await Promise.all([
       db.select().from(bicycles).orderBy(bicycles.name),
       db
         .select({ id: brakes.id, bicycleId: brakes.bicycleId, end: brakes.end, hardware: brakes.hardware })
-        .from(brakes),
+        .from(brakes)
+        .where(isNull(brakes.retiredAt)),
       db.select({ job: jobs, lastSeq: LAST_SEQ }).from(jobs).orderBy(jobs.number),
     ])
     const newestAt = new Map(allJobs.map((each) => [each.job.brakeId, each]))
@@ -52,10 +67,10 @@ export function bicycleRoutes({ db }: Store, ledger: Ledger, streams: Streams): 
   })
 
   router.post('/', async (request, response) => {
-    const { name, description = '' } = validate(NEW_BICYCLE, request.body)
-    const row = { id: randomUUID(), name, description, createdAt: new Date().toISOString() }
-    await db.insert(bicycles).values(row)
-    response.status(201).json(row)
+    const { id = randomUUID(), name, description = '' } = validate(NEW_BICYCLE, request.body)
+    const row = { id, name, description, createdAt: new Date().toISOString() }
+    const [made] = await db.insert(bicycles).values(row).onConflictDoNothing().returning()
+    response.status(made ? 201 : 200).json(made ?? (await find(id)))
   })
 
   const find = async (id: string) => {
@@ -66,12 +81,66 @@ export function bicycleRoutes({ db }: Store, ledger: Ledger, streams: Streams): 
 
   router.get('/:id', async (request: Request<{ id: string }>, response: Response) => {
     const row = await find(request.params.id)
-    response.json({ ...row, brakes: await db.select().from(brakes).where(eq(brakes.bicycleId, row.id)) })
+    const all = await db.select().from(brakes).where(eq(brakes.bicycleId, row.id)).orderBy(brakes.createdAt)
+    const worked = await db
+      .select({
+        id: jobs.id,
+        number: jobs.number,
+        brakeId: jobs.brakeId,
+        openedAt: jobs.openedAt,
+        releasedAt: jobs.releasedAt,
+        closedAt: jobs.closedAt,
+      })
+      .from(jobs)
+      .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
+      .where(eq(brakes.bicycleId, row.id))
+      .orderBy(jobs.number)
+    const ofBrake = groupBy(worked, (job) => job.brakeId)
+    response.json({ ...row, brakes: all.map((brake) => ({ ...brake, jobs: ofBrake.get(brake.id) ?? [] })) })
+  })
+
+  /**
+   * What hangs at an end: this brake, known or new, and whatever hung there before is retired with its jobs. Nothing
+   * hangs there where none is named. Asked twice it is done once, and asked for the former brake it is undone.
+   */
+  router.put('/:id/ends/:end', async (request: Request<{ id: string; end: string }>, response: Response) => {
+    const { brakeId, hardware } = validate(HANG, request.body)
+    const end = validate<End>(END, request.params.end, 'end')
+    const bicycle = await find(request.params.id)
+    const now = new Date().toISOString()
+    const there = and(eq(brakes.bicycleId, bicycle.id), eq(brakes.end, end))
+    const retire = db
+      .update(brakes)
+      .set({ retiredAt: now })
+      .where(and(there, isNull(brakes.retiredAt), brakeId === null ? undefined : ne(brakes.id, brakeId)))
+    const [known] = brakeId === null ? [] : await db.select().from(brakes).where(eq(brakes.id, brakeId))
+    if (known && (known.bicycleId !== bicycle.id || known.end !== end)) {
+      const message = `This brake belongs to another end or another bicycle. Accepted: one that hung at this ${end}.`
+      throw new HttpFault(409, { code: 'brake-elsewhere', field: 'brakeId', message })
+    }
+    if (brakeId === null) await store.write([retire])
+    else if (known) {
+      await store.write([retire, db.update(brakes).set({ retiredAt: null }).where(eq(brakes.id, brakeId))])
+    } else {
+      if (!hardware)
+        throw notFound('unknown-brake', 'brakeId', `There is no brake “${brakeId}”; a new one needs its hardware.`)
+      const hung = { ...hardware, end }
+      orThrow(checkHardware(hung))
+      const row = { id: brakeId, bicycleId: bicycle.id, end, hardware: hung, createdAt: now }
+      await store.write([retire, db.insert(brakes).values(row)])
+    }
+    const [hanging] = await db
+      .select()
+      .from(brakes)
+      .where(and(there, isNull(brakes.retiredAt)))
+    response.json({ brake: hanging ?? null })
   })
 
   router.patch('/:id', async (request: Request<{ id: string }>, response: Response) => {
-    const change = validate(CHANGE, request.body)
+    const { retired, ...told } = validate(CHANGE, request.body)
     const row = await find(request.params.id)
+    const retiredAt = retired ? (row.retiredAt ?? new Date().toISOString()) : null
+    const change = { ...told, ...(retired !== undefined && { retiredAt }) }
     await db.update(bicycles).set(change).where(eq(bicycles.id, row.id))
     const now = { ...row, ...change }
     await ledger.changed(row.id, change)

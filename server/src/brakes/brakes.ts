@@ -1,27 +1,31 @@
 import { randomUUID } from 'node:crypto'
-import { checkHardware, type Hardware } from '@overhaul/core/stand/hardware'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { changedBy, type HardwareChange } from '@overhaul/core/stand/history'
+import { checkHardware } from '@overhaul/core/workshop/open'
 import { eq } from 'drizzle-orm'
-import { Router } from 'express'
+import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { validate } from '../app/validate.ts'
 import { bicycles, brakes } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
+import type { Ledger } from '../jobs/ledger.ts'
+import type { Streams } from '../jobs/stream.ts'
+import { HARDWARE } from './hardware-schema.ts'
 
-const HARDWARE = Joi.object<Hardware>({
-  family: Joi.string().required(),
-  end: Joi.string().valid('front', 'rear').required(),
-  dimensions: Joi.object()
-    .pattern(
-      Joi.string(),
-      Joi.object({
-        value: Joi.number().required(),
-        provenance: Joi.string().valid('measured', 'maker').required(),
-        instrument: Joi.string().max(60),
-      }),
-    )
-    .required(),
-  practiceSeed: Joi.number().integer().min(0),
+const CHANGE = Joi.alternatives<HardwareChange>(
+  Joi.object({
+    dimension: Joi.string().required(),
+    value: Joi.number().required(),
+    provenance: Joi.string().valid('measured', 'maker').required(),
+    instrument: Joi.string().max(60),
+    since: Joi.string().isoDate().required(),
+    by: Joi.string().min(1).max(40).required(),
+  }),
+  Joi.object({ dimension: Joi.string().required(), takeBack: Joi.string().isoDate().required() }),
+)
+const CHANGES = Joi.object<{ changes: HardwareChange[] }>({
+  changes: Joi.array().items(CHANGE).min(1).max(100).required(),
 })
 const NEW_BRAKE = Joi.object<{ bicycleId: string; hardware: Hardware }>({
   bicycleId: Joi.string().required(),
@@ -29,7 +33,7 @@ const NEW_BRAKE = Joi.object<{ bicycleId: string; hardware: Hardware }>({
 })
 
 /** Brakes: what hangs at one end of one bicycle, with its measured dimensions and where they come from. */
-export function brakeRoutes({ db }: Store): Router {
+export function brakeRoutes({ db }: Store, ledger: Ledger, streams: Streams): Router {
   const router = Router()
 
   router.get('/', async (request, response) => {
@@ -61,6 +65,18 @@ export function brakeRoutes({ db }: Store): Router {
         throw new HttpFault(409, { code: 'brake-exists', field: 'hardware.end', message })
       })
     response.status(201).json(row)
+  })
+
+  router.patch('/:id', async (request: Request<{ id: string }>, response: Response) => {
+    const { changes } = validate(CHANGES, request.body)
+    const { id } = request.params
+    const [row] = await db.select().from(brakes).where(eq(brakes.id, id))
+    if (!row) throw notFound('unknown-brake', 'id', `There is no brake “${id}”.`)
+    const hardware = orThrow(changedBy(row.hardware, changes))
+    orThrow(checkHardware(hardware))
+    await db.update(brakes).set({ hardware }).where(eq(brakes.id, id))
+    for (const jobId of await ledger.hardwareChanged(id)) streams.tell(jobId, 'hardware', hardware)
+    response.json({ ...row, hardware })
   })
 
   return router

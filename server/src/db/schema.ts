@@ -10,6 +10,8 @@ export const bicycles = sqliteTable('bicycles', {
   name: text().notNull(),
   description: text().notNull().default(''),
   createdAt: text().notNull(),
+  /** Taken off the rack with its brakes and jobs, and brought back by taking this away. */
+  retiredAt: text(),
 })
 
 export const brakes = sqliteTable(
@@ -22,8 +24,12 @@ export const brakes = sqliteTable(
     end: text({ enum: ['front', 'rear'] }).notNull(),
     hardware: text({ mode: 'json' }).$type<Hardware>().notNull(),
     createdAt: text().notNull(),
+    /** Another brake hangs there now; this one keeps its jobs. */
+    retiredAt: text(),
   },
-  (table) => [uniqueIndex('brakes_one_an_end').on(table.bicycleId, table.end)],
+  (table) => [
+    uniqueIndex('brakes_one_hanging_an_end').on(table.bicycleId, table.end).where(sql`${table.retiredAt} is null`),
+  ],
 )
 
 /** What the rack shows of a job without folding its log: kept beside it, always derivable from it. */

@@ -1,6 +1,5 @@
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { openJob } from '@overhaul/core/run-sheet/job'
-import { checkHardware } from '@overhaul/core/stand/hardware'
+import { checkHardware, openJob } from '@overhaul/core/workshop/open'
 import { PDFDocument } from 'pdf-lib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { testWorkshop } from '../testing/workshop.ts'

@@ -1,6 +1,7 @@
+import type { End } from '@overhaul/core/brake/dimension'
 import type { PartShape } from '@overhaul/core/drawer/part'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import type { Dimension, End, Hardware } from '@overhaul/core/stand/hardware'
+import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import type { StopAt } from './mechanic.ts'
 
 /** Lockside Hire, a made-up canal-towpath hire shed. Everything here is invented; numbers, not people's names. */

@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto'
+import type { End } from '@overhaul/core/brake/dimension'
+import type { RouteSegment } from '@overhaul/core/brake/route'
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { type Job, openJob } from '@overhaul/core/run-sheet/job'
+import type { Job } from '@overhaul/core/run-sheet/job'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
-import type { Entry, EntryBody, RouteSegment } from '@overhaul/core/stand/entries'
-import type { End, Hardware } from '@overhaul/core/stand/hardware'
-import { findReading } from '@overhaul/core/stand/readings'
+import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { openJob } from '@overhaul/core/workshop/open'
 
 const MOST_ACTS = 90
 const SECONDS_AN_ENTRY = 40
@@ -34,7 +36,9 @@ function actOn(job: Job, by: string): readonly EntryBody[] {
   const take = (ids: readonly string[]): readonly EntryBody[] =>
     ids.flatMap((reading): readonly EntryBody[] => {
       const value = shown[reading]
-      return value === undefined ? [] : [{ kind: 'reading', reading, value, unit: findReading(reading)?.unit ?? '' }]
+      return value === undefined
+        ? []
+        : [{ kind: 'reading', reading, value, unit: job.kit.reading(reading)?.unit ?? '' }]
     })
   switch (next.kind) {
     case 'mend':

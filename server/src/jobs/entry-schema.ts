@@ -15,8 +15,9 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
   turn: {
     adjuster: WORD.required(),
     amount: Joi.number().required(),
-    unit: Joi.string().valid('turn', 'mm', 'hole').required(),
+    unit: Joi.string().valid('turn', 'mm', 'hole', 'click').required(),
     endReached: Joi.boolean(),
+    from: Joi.object({ contact: Joi.string().valid('ear', 'feel').required() }),
   },
   swap: { part: WORD.required(), to: Joi.string().max(200).allow('').required() },
   confirm: { step: WORD.required(), count: Joi.number().integer().min(1).max(1000), well: Joi.boolean().valid(false) },

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { findingsOf, runLine } from '@overhaul/core/run-sheet/next'
+import { tellNext } from '@overhaul/core/run-sheet/told'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
@@ -65,6 +66,10 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
     const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
     if (!brake)
       throw notFound('unknown-brake', 'brakeId', `There is no brake “${brakeId}”: a job needs a brake to work on.`)
+    if (brake.retiredAt) {
+      const message = 'This brake was taken off its bicycle. Hang it back, or open the job on what hangs there now.'
+      throw new HttpFault(409, { code: 'brake-retired', field: 'brakeId', message })
+    }
     const id = randomUUID()
     const insert = db.insert(jobs).values({
       id,
@@ -102,12 +107,16 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
         readings: state.readings,
         confirmed: state.confirmed,
         adjusters: state.adjusters,
-        school: state.school,
+        schools: state.schools,
         stations: runLine(worked, advice),
         findings: findingsOf(worked, advice),
         next,
       },
     })
+  })
+
+  router.get('/:id/next', async (request: JobRequest, response: Response) => {
+    response.json(tellNext(orThrow(workedJob(await ledger.open(request.params.id)))))
   })
 
   router.get('/:id/entries', async (request: JobRequest, response: Response) => {

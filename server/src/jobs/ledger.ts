@@ -1,10 +1,11 @@
 import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import { firstRefusal } from '@overhaul/core/run-sheet/admit'
-import { learntFrom, type Visit } from '@overhaul/core/run-sheet/job'
+import type { Visit } from '@overhaul/core/run-sheet/job'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { endingOf } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
+import { hardwareAsOf } from '@overhaul/core/stand/history'
+import { firstRefusal, learntFrom } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { notFound } from '../app/fault.ts'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
@@ -88,10 +89,12 @@ export class Ledger {
     const visits = await Promise.all(
       earlier.reverse().map(async ({ id }) => ({ hardware: row.brake.hardware, entries: await this.logOf(id) })),
     )
+    // An ended job stays as it was judged; earlier visits teach by the best that is known of the brake today.
+    const ended = row.job.releasedAt ?? row.job.closedAt
     return {
       job: row.job,
       bicycle: row.bicycle,
-      hardware: row.brake.hardware,
+      hardware: ended ? hardwareAsOf(row.brake.hardware, ended) : row.brake.hardware,
       visits,
       learnt: learntFrom(visits),
       entries: log,
@@ -162,6 +165,7 @@ export class Ledger {
       throw error
     }
     Object.assign(open.job, ended)
+    if (reopens) this.held.delete(open.job.id)
     return ok(true)
   }
 
@@ -235,6 +239,15 @@ export class Ledger {
   async changed(bicycleId: string, change: Partial<typeof bicycles.$inferSelect>): Promise<void> {
     for (const held of await Promise.allSettled(this.held.values()))
       if (held.status === 'fulfilled' && held.value.bicycle.id === bicycleId) Object.assign(held.value.bicycle, change)
+  }
+
+  /** A brake's hardware is known better: its jobs are opened anew with it. Answers with the jobs that are not ended. */
+  async hardwareChanged(brakeId: string): Promise<readonly string[]> {
+    const rows = await this.store.db.select().from(jobs).where(eq(jobs.brakeId, brakeId))
+    const open = rows.filter(({ releasedAt, closedAt }) => !releasedAt && !closedAt).map(({ id }) => id)
+    for (const { id } of rows) this.held.delete(id)
+    for (const id of open) this.summariseSoon(id)
+    return open
   }
 
   /** Writes every summary still waiting; called before the store closes. */

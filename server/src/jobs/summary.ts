@@ -1,6 +1,7 @@
 import type { Outcome } from '@overhaul/core/outcome/outcome'
-import { type Job, openJob } from '@overhaul/core/run-sheet/job'
+import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine, sayFindings } from '@overhaul/core/run-sheet/next'
+import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
 import type { OpenJob } from './ledger.ts'

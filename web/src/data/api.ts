@@ -1,10 +1,11 @@
+import type { End } from '@overhaul/core/brake/dimension'
 import type { Move, Part, PartShape } from '@overhaul/core/drawer/part'
 import type { BadRow } from '@overhaul/core/drawer/rows'
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
 import type { StationStatus } from '@overhaul/core/run-sheet/next'
 import type { Entry } from '@overhaul/core/stand/entries'
-import type { End, Hardware } from '@overhaul/core/stand/hardware'
+import type { Hardware } from '@overhaul/core/stand/hardware'
 
 /** A refusal from the server, with its sentence. */
 export class ApiFault extends Error {

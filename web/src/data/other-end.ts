@@ -1,4 +1,5 @@
-import { openStand, type Stand } from '@overhaul/core/run-sheet/stand'
+import type { Stand } from '@overhaul/core/run-sheet/stand'
+import { openStand } from '@overhaul/core/workshop/open'
 import { useQuery } from '@tanstack/react-query'
 import { api } from './api.ts'
 import { useRack } from './queries.ts'

@@ -1,36 +1,32 @@
+import type { DimensionLine, Frame, FrameLabel, Inset, Shape, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
-import type { Outline, Pose } from '@overhaul/core/families/family'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
-export interface Leader {
+/** What a leader line carries: a reading’s value and its state. */
+export interface LeaderNote {
   readonly reading: string
-  readonly side: 'left' | 'right'
   readonly text: string
   readonly mark: MarkName
 }
 
-export interface ScrewNote {
-  readonly anchor: string
-  readonly side: 'left' | 'right'
+/** What stands beside an adjuster. */
+export interface HandleNote {
+  readonly adjuster: string
   readonly text: string
-  /** Stands over its part, where below it would lie on the wheel. */
-  readonly above?: true
-  /** Amount of the next turn, if this is what it turns. */
-  readonly next?: string
-  readonly clockwise?: boolean
+  /** A screw: what it was turned always stands there, and the arrow of its next turn beside it. */
+  readonly screw?: { readonly next?: { readonly amount: string; readonly clockwise: boolean } }
 }
 
 interface Props {
-  readonly outline: Outline
-  /** Where the next turn brings it, each way it may go. */
-  readonly ghosts: readonly Outline[]
-  readonly pose: Pose
-  readonly leaders: readonly Leader[]
-  readonly notes: readonly ScrewNote[]
+  readonly frame: Frame
+  /** Where the next turn brings the moving parts, each way it may go. */
+  readonly ghosts: readonly (readonly Shape[])[]
+  readonly leaders: readonly LeaderNote[]
+  readonly notes: readonly HandleNote[]
   readonly flipped: boolean
   readonly scaleBar: ScaleBarProps
   /** Said under the drawing, where it is not drawn from readings. */
@@ -43,10 +39,13 @@ const WIDTH = 770
 const HEIGHT = 446
 const INSET_Y = 246
 const LEADER_Y = 206
-const INSET = { width: 132, height: 92, times: 6, wall: 34 }
+const LEADER_STEP = 58
+const INSET = { width: 132, height: 92, times: 6, wall: 34, step: 124 }
+/** A dimension line shorter than this, in pixels, is told by its leader and its inset. */
+const SHORTEST_LINE = 12
 
-/** Fits the outline's bounds into the drawing, true to scale. */
-function fitScale({ bounds }: Outline, flipped: boolean): Scale {
+/** Fits the frame's bounds into the drawing, true to scale. */
+function fitScale({ bounds }: Frame, flipped: boolean): Scale {
   const [minX, minY] = bounds.min
   const [maxX, maxY] = bounds.max
   const k = Math.min((WIDTH - 240) / (maxX - minX), (HEIGHT - 28) / (maxY - minY))
@@ -56,31 +55,19 @@ function fitScale({ bounds }: Outline, flipped: boolean): Scale {
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
 }
 
-/** The pad's gap drawn larger beside the true-scale drawing. */
-function GapInset({
-  x,
-  y,
-  gapMm,
-  padOn,
-  k,
-}: {
-  x: number
-  y: number
-  gapMm: number
-  padOn: 'left' | 'right'
-  k: number
-}) {
+/** A small place drawn larger beside the true-scale drawing: a face, a pad, and what is between them. */
+function InsetDrawing({ x, y, inset, padOn, k }: { x: number; y: number; inset: Inset; padOn: Side; k: number }) {
   const { width, height, times, wall } = INSET
   const room = width - wall - 24
-  const gap = Math.min(room, gapMm * k * times)
-  const rimX = padOn === 'left' ? x + width - wall : x
-  const face = padOn === 'left' ? rimX - gap : rimX + wall + gap
+  const apart = Math.min(room, inset.apartMm * k * times)
+  const wallX = padOn === 'left' ? x + width - wall : x
+  const face = padOn === 'left' ? wallX - apart : wallX + wall + apart
   const back = padOn === 'left' ? x : x + width
   return (
     <g>
       <rect x={x} y={y} width={width} height={height} fill="var(--sheet)" stroke="var(--control)" />
       <rect
-        x={rimX}
+        x={wallX}
         y={y + 1}
         width={wall}
         height={height - 2}
@@ -97,9 +84,9 @@ function GapInset({
         stroke="var(--ink)"
         strokeWidth="1.6"
       />
-      {gap > 18 && (
+      {apart > 18 && (
         <path
-          d={`M${padOn === 'left' ? rimX : rimX + wall},${y + height / 2}H${face}`}
+          d={`M${padOn === 'left' ? wallX : wallX + wall},${y + height / 2}H${face}`}
           stroke="var(--ink)"
           markerEnd="url(#arrow)"
           markerStart="url(#arrow)"
@@ -113,7 +100,7 @@ function GapInset({
         fontWeight="500"
         style={{ fill: 'var(--slate)' }}
       >
-        gap, {times} times larger
+        {inset.title}, {times} times larger
       </text>
     </g>
   )
@@ -122,17 +109,18 @@ function GapInset({
 function LeaderLine({
   leader,
   to,
+  y,
   onRight,
   onPick,
 }: {
-  leader: Leader
+  leader: LeaderNote
   to: Point
+  y: number
   onRight: boolean
   onPick: () => void
 }) {
   const elbow = onRight ? WIDTH - 214 : 214
   const end = onRight ? WIDTH - 176 : 176
-  const y = LEADER_Y
   const text = onRight ? end + 8 : end - 8
   const mark = onRight ? end + 92 : end - 92
   return (
@@ -163,17 +151,17 @@ function LeaderLine({
   )
 }
 
-function ScrewLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight: boolean }) {
+function ScrewLabel({ note, at, onRight }: { note: HandleNote; at: Point; onRight: boolean }) {
   const sign = onRight ? 1 : -1
   const [x, y] = at
-  const turning = note.next !== undefined
+  const turning = note.screw?.next
   return (
     <g>
       {turning && (
         <g>
           <path
             d={
-              note.clockwise
+              turning.clockwise
                 ? `M${x + sign * 10 - 6},${y - 17}a17 17 0 1 1 -1 29`
                 : `M${x + sign * 10 + 6},${y - 17}a17 17 0 1 0 1 29`
             }
@@ -190,7 +178,7 @@ function ScrewLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight
             fontWeight="600"
             style={{ fill: 'var(--predicted)' }}
           >
-            {note.next}
+            {turning.amount}
           </text>
         </g>
       )}
@@ -207,13 +195,13 @@ function ScrewLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight
   )
 }
 
-/** What the next turn does to the cable, beside the part it is done at. */
-function CableLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight: boolean }) {
+/** What the next turn does where no screw is turned, beside the part it is done at. */
+function MoveLabel({ note, at, onRight, above }: { note: HandleNote; at: Point; onRight: boolean; above: boolean }) {
   const sign = onRight ? 1 : -1
   return (
     <text
       x={at[0] + sign * 12}
-      y={at[1] + (note.above ? -46 : 68)}
+      y={at[1] + (above ? -46 : 68)}
       textAnchor={onRight ? 'start' : 'end'}
       fontSize="18"
       fontWeight="600"
@@ -224,11 +212,46 @@ function CableLabel({ note, at, onRight }: { note: ScrewNote; at: Point; onRight
   )
 }
 
-/** The brake in front view, to scale, from the geometry the core computes with. */
+/** The name of a part, over it and clear of the cable. */
+function PartLabel({ label, at, onRight }: { label: FrameLabel; at: Point; onRight: boolean }) {
+  return (
+    <text
+      x={at[0] + (onRight ? 20 : -46)}
+      y={at[1] - 12}
+      textAnchor={onRight ? 'start' : 'end'}
+      fontSize="16"
+      fontWeight="500"
+    >
+      {label.text}
+    </text>
+  )
+}
+
+/** What a figure is measured between: the one in hand strong, with its name. */
+function Dimension({ line, scale }: { line: DimensionLine; scale: Scale }) {
+  const [x1, y1, x2, y2] = [scale.x(line.from[0]), scale.y(line.from[1]), scale.x(line.to[0]), scale.y(line.to[1])]
+  if (!line.strong && Math.hypot(x2 - x1, y2 - y1) < SHORTEST_LINE) return null
+  return (
+    <path
+      data-dimension={line.id}
+      d={`M${x1},${y1}L${x2},${y2}`}
+      fill="none"
+      stroke={line.strong ? 'var(--predicted)' : 'var(--ink)'}
+      strokeWidth={line.strong ? 3 : 1}
+      markerStart={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
+      markerEnd={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
+    />
+  )
+}
+
+/** Those on one side of the drawing stand one under the other. */
+const rowsOf = <T extends { readonly side: Side }>(all: readonly T[]): readonly (readonly [T, number])[] =>
+  all.map((each, index) => [each, all.slice(0, index).filter(({ side }) => side === each.side).length])
+
+/** The brake in front view, to scale, from the frame its own model draws. */
 export const BrakeDrawing = memo(function BrakeDrawing({
-  outline,
+  frame,
   ghosts,
-  pose,
   leaders,
   notes,
   flipped,
@@ -237,14 +260,9 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   onFlip,
   onPick,
 }: Props) {
-  const scale = fitScale(outline, flipped)
-  const at = (name: string): Point | undefined => {
-    const point = outline.anchors[name]
-    return point && [scale.x(point[0]), scale.y(point[1])]
-  }
-  const onRight = (side: 'left' | 'right') => (side === 'right') !== flipped
-  const anchor = at('anchor')
-  const anchorRight = anchor !== undefined && anchor[0] > WIDTH / 2 + 40
+  const scale = fitScale(frame, flipped)
+  const at = ([x, y]: Point): Point => [scale.x(x), scale.y(y)]
+  const onRight = (side: Side) => (side === 'right') !== flipped
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot hold a drawing; it groups the drawing's controls
     <svg
@@ -282,59 +300,59 @@ export const BrakeDrawing = memo(function BrakeDrawing({
           {flipped ? 'seen from the front · flip' : 'seen from the saddle · flip'}
         </text>
       </g>
-      <Shapes shapes={outline.fixed} scale={scale} />
-      <Shapes shapes={outline.left} scale={scale} />
-      <Shapes shapes={outline.right} scale={scale} />
+      <Shapes shapes={frame.still} scale={scale} />
+      <Shapes shapes={frame.moving} scale={scale} />
       {ghosts.map((ghost, index) => (
-        <GhostShapes key={index} shapes={[...ghost.left, ...ghost.right]} scale={scale} />
+        <GhostShapes key={index} shapes={ghost} scale={scale} />
       ))}
-      <Shapes shapes={outline.cable} scale={scale} />
-      {anchor && (
-        <text
-          x={anchor[0] + (anchorRight ? 20 : -46)}
-          y={anchor[1] - 12}
-          textAnchor={anchorRight ? 'start' : 'end'}
-          fontSize="16"
-          fontWeight="500"
-        >
-          anchor
-        </text>
-      )}
-      <GapInset x={28} y={INSET_Y} gapMm={flipped ? pose.gapRightMm : pose.gapLeftMm} padOn="left" k={scale.k} />
-      <GapInset
-        x={WIDTH - 28 - INSET.width}
-        y={INSET_Y}
-        gapMm={flipped ? pose.gapLeftMm : pose.gapRightMm}
-        padOn="right"
-        k={scale.k}
-      />
+      <Shapes shapes={frame.cable} scale={scale} />
+      {frame.dimensions.map((line) => (
+        <Dimension key={line.id} line={line} scale={scale} />
+      ))}
+      {frame.labels.map((label) => (
+        <PartLabel key={label.text} label={label} at={at(label.at)} onRight={onRight(label.side)} />
+      ))}
+      {rowsOf(frame.insets).map(([inset, row]) => {
+        const right = onRight(inset.side)
+        return (
+          <InsetDrawing
+            key={inset.id}
+            x={right ? WIDTH - 28 - INSET.width : 28}
+            y={INSET_Y + row * INSET.step}
+            inset={inset}
+            padOn={right ? 'right' : 'left'}
+            k={scale.k}
+          />
+        )
+      })}
       {caption && (
         <text x={WIDTH / 2} y={HEIGHT - 4} textAnchor="middle" fontSize="16" style={{ fill: 'var(--slate)' }}>
           {caption}
         </text>
       )}
-      {leaders.map((leader) => {
-        const to = at(leader.reading)
+      {rowsOf(frame.leaders).map(([{ reading, side, to }, row]) => {
+        const leader = leaders.find((each) => each.reading === reading)
         return (
-          to && (
+          leader && (
             <LeaderLine
-              key={leader.reading}
+              key={reading}
               leader={leader}
-              to={to}
-              onRight={onRight(leader.side)}
-              onPick={() => onPick(leader.reading)}
+              to={at(to)}
+              y={LEADER_Y - row * LEADER_STEP}
+              onRight={onRight(side)}
+              onPick={() => onPick(reading)}
             />
           )
         )
       })}
-      {notes.map((note) => {
-        const point = at(note.anchor)
-        if (!point) return null
-        const label = { note, at: point, onRight: onRight(note.side) }
-        return note.anchor.endsWith('Screw') ? (
-          <ScrewLabel key={note.anchor} {...label} />
+      {frame.handles.map(({ adjuster, at: point, side, above }) => {
+        const note = notes.find((each) => each.adjuster === adjuster)
+        if (!note) return null
+        const label = { note, at: at(point), onRight: onRight(side) }
+        return note.screw ? (
+          <ScrewLabel key={adjuster} {...label} />
         ) : (
-          <CableLabel key={note.anchor} {...label} />
+          <MoveLabel key={adjuster} {...label} above={above ?? false} />
         )
       })}
     </svg>

@@ -1,4 +1,4 @@
-import type { Window } from '@overhaul/core/stand/windows'
+import type { Window } from '@overhaul/core/brake/window'
 import { scaleLinear } from 'd3-scale'
 import { memo, type PointerEvent, useRef } from 'react'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'

@@ -1,8 +1,14 @@
+import { formatQuantity, type LengthUnit } from '@overhaul/core/quantity/quantity'
+
 /** A length of the trade, as long as it is drawn here, and its words. */
 export interface ScaleBarProps {
   readonly mm: number
   readonly text: string
 }
+
+/** A round length in the workshop’s unit. */
+export const scaleBar = (length: LengthUnit): ScaleBarProps =>
+  length === 'mm' ? { mm: 20, text: '20 mm' } : { mm: 25.4, text: formatQuantity(25.4, 'in', 0) }
 
 /** Says how large the drawing is: `k` pixels to the millimetre. */
 export function ScaleBar({ mm, text, k }: ScaleBarProps & { readonly k: number }) {

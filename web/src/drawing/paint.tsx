@@ -1,5 +1,5 @@
+import type { Shape, ShapeRole } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
-import type { Shape, ShapeRole } from '@overhaul/core/families/family'
 import type { SectionRole } from '@overhaul/core/mount/section'
 import { line } from 'd3-shape'
 
@@ -28,8 +28,8 @@ const INKS: Readonly<Record<Role, Ink>> = {
   pad: { fill: 'url(#hatch-rubber)', stroke: INK, strokeWidth: 1.8 },
   shoe: { fill: SHEET, stroke: INK, strokeWidth: 1.8 },
   post: { fill: SHEET, stroke: INK, strokeWidth: 1.8 },
-  rim: { fill: 'url(#hatch-metal)', stroke: INK, strokeWidth: 1.8 },
-  'rim-void': { fill: SHEET, stroke: INK, strokeWidth: 1 },
+  cut: { fill: 'url(#hatch-metal)', stroke: INK, strokeWidth: 1.8 },
+  void: { fill: SHEET, stroke: INK, strokeWidth: 1 },
   tyre: { fill: 'url(#hatch-rubber)', stroke: INK, strokeWidth: 1.4 },
   tube: { fill: SHEET, stroke: INK, strokeWidth: 1 },
   cable: { fill: 'none', stroke: INK, strokeWidth: 3 },

@@ -1,14 +1,17 @@
+import { kitOf } from '@overhaul/core/bench/kit'
+import type { Family } from '@overhaul/core/brake/family'
+import { type SchoolOption, type SchoolSpec, usualOf } from '@overhaul/core/brake/school'
+import type { Circumstances, StepSpec } from '@overhaul/core/brake/step'
 import { CALCULATIONS } from '@overhaul/core/calculations/registry'
-import { bookDimensions, FAMILIES, fitFamily } from '@overhaul/core/families/registry'
+import { BITE, convertBite, type RimThrow, rimThrowOf } from '@overhaul/core/families/rim/bite'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import { STEPS, sayOf } from '@overhaul/core/run-sheet/steps/steps'
 import { showQuantity } from '@overhaul/core/stand/describe'
-import { amountOf, convertSchool, parseSchool, SCHOOLS } from '@overhaul/core/stand/schools'
 import { vocabulary } from '@overhaul/core/tape/tape'
+import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
-import { Cautions, Label, Slate, SourceNote, Table } from '../ui/parts.tsx'
+import { Cautions, Choose, Label, Slate, SourceNote, Table } from '../ui/parts.tsx'
 
 const Room = styled.main`
   flex: 1;
@@ -35,24 +38,58 @@ const SearchField = styled.input`
   padding: 0 12px;
 `
 
-/** Cautions, the steps, the schools and how they convert, every calculation with its source, the tape's words. */
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+`
+
+/** Before anything of the brake is known, all of it to be done. */
+const NOWHERE: Circumstances = {
+  end: 'rear',
+  work: 'fit',
+  number: () => undefined,
+  seen: () => undefined,
+  way: () => undefined,
+  cableAnew: true,
+  loosened: () => false,
+}
+const saidOf = ({ say }: StepSpec): string => (typeof say === 'string' ? say : say(NOWHERE))
+
+/** Cautions; for one family the steps, the schools and the tape’s words; every calculation with its source. */
 export default function HandbookPage() {
   const [search, setSearch] = useState('')
+  const [family, setFamily] = useState<Family>(FAMILIES[0] as Family)
   const found = (...texts: readonly string[]) => texts.join(' ').toLowerCase().includes(search.trim().toLowerCase())
   const cautions = Object.values(CAUTIONS).filter((each) => found(each.text))
-  const steps = STEPS.filter((each) => found(each.title, sayOf(each), each.why))
+  const kit = kitOf(family)
+  const steps = kit.steps.filter((each) => found(each.title, saidOf(each), each.why))
   const calculations = CALCULATIONS.filter((each) => found(each.id, each.title, each.summary))
-  const family = FAMILIES[0]
-  const model = family && fitFamily(family.id, bookDimensions(family))
+  const model = fitFamily(family.id, {})
+  const brake = model.ok ? rimThrowOf(model.value) : undefined
   return (
     <Room>
-      <SearchField
-        type="search"
-        aria-label="Search the handbook"
-        placeholder="search the handbook"
-        value={search}
-        onChange={(event) => setSearch(event.target.value)}
-      />
+      <Head>
+        <SearchField
+          type="search"
+          aria-label="Search the handbook"
+          placeholder="search the handbook"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <Choose
+          aria-label="For this brake"
+          value={family.id}
+          onChange={(event) => setFamily(FAMILIES.find((each) => each.id === event.target.value) ?? family)}
+        >
+          {FAMILIES.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.title}
+            </option>
+          ))}
+        </Choose>
+      </Head>
       {cautions.length > 0 && (
         <section aria-label="Cautions">
           <Label>Cautions</Label>
@@ -74,7 +111,7 @@ export default function HandbookPage() {
                     <b>{step.title}</b>
                   </td>
                   <td>
-                    {sayOf(step)}
+                    {saidOf(step)}
                     <br />
                     <Slate>{step.why}</Slate>
                   </td>
@@ -84,14 +121,16 @@ export default function HandbookPage() {
           </Table>
         </section>
       )}
-      {model?.ok && search.trim() === '' && <SchoolTable brake={model.value.throw} />}
+      {search.trim() === '' &&
+        kit.schools.filter((each) => each !== BITE).map((school) => <SchoolList key={school.id} school={school} />)}
+      {brake && search.trim() === '' && <BiteTable family={family} brake={brake} />}
       {calculations.length > 0 && <Calculations found={calculations} />}
-      {model?.ok && search.trim() === '' && (
+      {model.ok && search.trim() === '' && (
         <section aria-label="Tape">
           <Label>The tape’s words</Label>
           <Table>
             <tbody>
-              {vocabulary(model.value).map((each) => (
+              {vocabulary({ kit, model: model.value }).map((each) => (
                 <tr key={each.word}>
                   <td>
                     <b>{each.word}</b>
@@ -111,46 +150,64 @@ export default function HandbookPage() {
   )
 }
 
-function SchoolTable({ brake }: { brake: Parameters<typeof convertSchool>[2] }) {
+/** The ways one thing is done, with where each comes from. */
+function SchoolList({ school }: { school: SchoolSpec }) {
+  return (
+    <section aria-label={`Schools: ${school.title}`}>
+      <Label>Schools: {school.title}</Label>
+      <Table>
+        <tbody>
+          {school.options.map((each) => (
+            <tr key={each.id}>
+              <td style={{ width: 220 }}>
+                <b>{each.title}</b>
+              </td>
+              <td>
+                {each.says} <SourceNote source={each.source} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </section>
+  )
+}
+
+function BiteTable({ family, brake }: { family: Family; brake: RimThrow }) {
   const { length } = useSettings()
+  const said = (school: SchoolOption, other: SchoolOption) => {
+    const { amount = 0 } = convertBite(usualOf(school), other.id, brake)
+    return other.amount?.unit === 'mm' ? showQuantity(amount, 'mm', length) : `${Math.round(100 * amount)} %`
+  }
   return (
     <section aria-label="Bite schools">
       <Label>Bite schools, each said in the words of the others</Label>
       <Slate>
-        For a typical linear-pull brake and long-pull lever. On the Stand they convert for the brake at hand.
+        For a {family.title} brake of the book and its lever. On the Stand they convert for the brake at hand.
       </Slate>
       <div style={{ overflowX: 'auto' }}>
         <Table>
           <thead>
             <tr>
               <th>school</th>
-              {SCHOOLS.map((each) => (
+              {BITE.options.map((each) => (
                 <th key={each.id}>{each.title}</th>
               ))}
             </tr>
           </thead>
           <tbody>
-            {SCHOOLS.map((each) => {
-              const school = parseSchool(each.id)
-              return (
-                <tr key={each.id}>
-                  <td>
-                    <b>{each.title}</b>
-                    <br />
-                    {each.says} <SourceNote source={each.source} />
-                  </td>
-                  {school.ok &&
-                    SCHOOLS.map((other) => {
-                      const amount = amountOf(convertSchool(school.value, other.id, brake))
-                      return (
-                        <td key={other.id}>
-                          {other.id === 'third' ? `${Math.round(100 * amount)} %` : showQuantity(amount, 'mm', length)}
-                        </td>
-                      )
-                    })}
-                </tr>
-              )
-            })}
+            {BITE.options.map((school) => (
+              <tr key={school.id}>
+                <td>
+                  <b>{school.title}</b>
+                  <br />
+                  {school.says} <SourceNote source={school.source} />
+                </td>
+                {BITE.options.map((other) => (
+                  <td key={other.id}>{said(school, other)}</td>
+                ))}
+              </tr>
+            ))}
           </tbody>
         </Table>
       </div>

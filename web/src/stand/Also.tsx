@@ -1,9 +1,9 @@
+import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
+import { LOOSENED } from '@overhaul/core/brake/acts'
+import type { Kit } from '@overhaul/core/brake/kit'
+import type { Step } from '@overhaul/core/brake/step'
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
-import type { Step } from '@overhaul/core/run-sheet/steps/step'
-import { LOOSENED, stepTitle } from '@overhaul/core/run-sheet/steps/steps'
-import { SWAPPED_PARTS } from '@overhaul/core/stand/depends'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { READINGS } from '@overhaul/core/stand/readings'
 import { type FormEvent, type ReactNode, useState } from 'react'
 import styled from 'styled-components'
 import { Choose, Complaint, Field, foldSummary, Press } from '../ui/parts.tsx'
@@ -25,6 +25,7 @@ const Line = styled.form`
 `
 
 interface Props {
+  readonly kit: Kit
   readonly length: LengthUnit
   /** The steps on this job’s sheet. */
   readonly steps: readonly Step[]
@@ -67,8 +68,8 @@ const TextField = ({ label, value, onChange, placeholder, width, decimal }: Text
 )
 
 /** Everything else the tape takes, by touch: any reading, a note, a torque, a part replaced, a step skipped. */
-export function Also({ length, steps, write }: Props) {
-  const [reading, setReading] = useState<string>('leftScrewIn')
+export function Also({ kit, length, steps, write }: Props) {
+  const [reading, setReading] = useState<string>(() => kit.readings[0]?.id ?? '')
   const [amount, setAmount] = useState('')
   const [note, setNote] = useState('')
   const [fastener, setFastener] = useState('anchor')
@@ -76,7 +77,7 @@ export function Also({ length, steps, write }: Props) {
   const [step, setStep] = useState('dial-in')
   const [reason, setReason] = useState('')
   const [fault, setFault] = useState<string>()
-  const spec = READINGS.find((each) => each.id === reading)
+  const spec = kit.reading(reading)
   const torqueUnit = shownUnit('Nm', length)
 
   const log = (bodies: readonly EntryBody[], done: () => void) => {
@@ -103,10 +104,10 @@ export function Also({ length, steps, write }: Props) {
         <Press onPress={() => write([{ kind: 'confirm', step: 'squeezes', count: 10 }])}>Squeezed ten times</Press>
         {Object.values(LOOSENED).map((step) => (
           <Press key={step} onPress={() => write([{ kind: 'confirm', step }])}>
-            {sentence(stepTitle(step))}
+            {sentence(kit.stepTitle(step))}
           </Press>
         ))}
-        {SWAPPED_PARTS.filter((part) => part !== 'rotor').map((part) => (
+        {SWAPPED_PARTS.map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
             {`${sentence(part)} replaced`}
           </Press>
@@ -114,7 +115,7 @@ export function Also({ length, steps, write }: Props) {
       </Line>
       <Written onWrite={logReading}>
         <Choose aria-label="reading" value={reading} onChange={(event) => setReading(event.target.value)}>
-          {READINGS.map((each) => (
+          {kit.readings.map((each) => (
             <option key={each.id} value={each.id}>
               {each.title}, {shownUnit(each.unit, length)}
             </option>

@@ -1,14 +1,14 @@
+import type { ReadingSpec } from '@overhaul/core/brake/reading'
+import type { Window } from '@overhaul/core/brake/window'
 import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { showParts } from '@overhaul/core/stand/describe'
-import { findReading, type ReadingSpec } from '@overhaul/core/stand/readings'
-import type { Window } from '@overhaul/core/stand/windows'
 import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import { phone } from '../app/theme.ts'
+import type { Drafts } from '../drafts/use-drafts.ts'
 import { WindowGauge } from '../drawing/WindowGauge.tsx'
-import type { Drafts } from './use-drafts.ts'
 
 const Row = styled.div`
   display: grid;
@@ -104,17 +104,18 @@ function domainOf(
 }
 
 /** Readings that share one scale, so that left and right can be compared at a glance. */
-const alike = (id: string): readonly string[] => (id.startsWith('gap') ? ['gapLeft', 'gapRight'] : [id])
+const alike = ({ model }: Job, id: string): readonly string[] =>
+  model.derived.find(({ of }) => of.includes(id))?.of ?? [id]
 
 /** The readings that matter at this station, each as a window gauge that can be typed into, nudged and dragged. */
 export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, locked }: Props) {
-  const { state, windows, dimensions } = job
+  const { kit, state, windows, dimensions } = job
   const measured = (id: string): number | undefined => {
     const value = state.readings[id]?.value
     return typeof value === 'number' ? value : undefined
   }
   return readings.map((id) => {
-    const spec = findReading(id)
+    const spec = kit.reading(id)
     if (!spec) return null
     const value = measured(id)
     const window = windows.of[id]
@@ -126,10 +127,10 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
       spec,
       window,
       reach,
-      [...alike(id).map(measured), ...expected, draft].filter((each) => each !== undefined),
+      [...alike(job, id).map(measured), ...expected, draft].filter((each) => each !== undefined),
     )
     const shown = shownUnit(spec.unit, length)
-    const parts = value === undefined ? undefined : showParts(id, value, length)
+    const parts = value === undefined ? undefined : showParts(kit, id, value, length)
     const text = drafts.text[id] ?? parts?.number ?? ''
 
     const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -156,7 +157,7 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
           bracket={!(windows.empty && window?.wallHigh !== undefined)}
           value={value}
           sd={spec.sd}
-          mark={readingMark(state, windows, id)}
+          mark={readingMark(job, id)}
           expected={expected}
           earlier={earlier}
           draft={draft}

@@ -1,12 +1,10 @@
-import type { Point, Worked as Work } from '@overhaul/core/calculation/calculation'
+import type { Because } from '@overhaul/core/brake/window'
+import type { Worked as Work } from '@overhaul/core/calculation/calculation'
 import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
-import { caliper } from '@overhaul/core/calculations/families'
-import { linearPull } from '@overhaul/core/calculations/linear-pull'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showQuantity, showReading } from '@overhaul/core/stand/describe'
-import { findReading, readingTitle } from '@overhaul/core/stand/readings'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { Label, Press, SideSheet, Slate, SourceNote } from '../ui/parts.tsx'
@@ -45,7 +43,7 @@ export function Margin({ job, subject, length, onClose }: Props) {
       <Top>
         <Label>
           Working
-          {subject.kind === 'reading' && `: ${readingTitle(subject.reading)}`}
+          {subject.kind === 'reading' && `: ${job.kit.title(subject.reading)}`}
           {subject.kind === 'worked' && `: ${subject.title}`}
         </Label>
         <Press hint="Esc" onPress={onClose}>
@@ -89,7 +87,7 @@ function Calculated({ worked, children }: { worked: Work; children?: ReactNode }
 }
 
 function ReadingWorking({ job, reading, length }: { job: Job; reading: string; length: LengthUnit }) {
-  const spec = findReading(reading)
+  const spec = job.kit.reading(reading)
   const window = job.windows.of[reading]
   const now = job.state.readings[reading]
   return (
@@ -121,8 +119,14 @@ function ReadingWorking({ job, reading, length }: { job: Job; reading: string; l
   )
 }
 
+/** Why the windows the advice aims at lie where they do, each reason once. */
+const reasonsOf = ({ model, windows }: Job): readonly Because[] => {
+  const reasons = model.steered.flatMap((id) => windows.of[id]?.because ?? [])
+  return [...new Map(reasons.map((each) => [each.text, each])).values()]
+}
+
 function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
-  const { next, belief, model } = job
+  const { kit, next, belief, model } = job
   const learnt = sayLessons(belief)
   const title = (id: string) => model.adjusters.find((each) => each.id === id)
   return (
@@ -132,10 +136,11 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
         <Worked>
           <b>Expected after the turn and ten squeezes</b>
           {next.turn.expected
-            .filter(({ reading }) => findReading(reading))
+            .filter(({ reading }) => kit.reading(reading))
             .map(({ reading, value, sd }) => (
               <p key={reading}>
-                {readingTitle(reading)} {showReading(reading, value, length)} ± {showQuantity(sd, 'mm', length)}
+                {kit.title(reading)} {showReading(kit, reading, value, length)} ±{' '}
+                {showQuantity(sd, kit.reading(reading)?.unit ?? 'mm', length)}
               </p>
             ))}
           <p>
@@ -167,7 +172,7 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
       )}
       <Worked>
         <b>Windows</b>
-        {job.windows.of.gapLeft?.because.map((each) => (
+        {reasonsOf(job).map((each) => (
           <p key={each.text}>
             {each.text} <SourceNote source={each.source} />
           </p>
@@ -177,67 +182,20 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
   )
 }
 
-const at = (x: number | undefined, y: number | undefined): Point => [x ?? 0, y ?? 0]
-
-/** The family's own calculation with this brake's dimensions, at the gaps as they were last measured. */
-function geometryOf({ dimensions: d, here, state, family }: Job) {
-  const { cableSide } = here.traits
-  const gap = (id: string) => (typeof state.readings[id]?.value === 'number' ? (state.readings[id].value as number) : 1)
-  const gaps = { gapLeftMm: gap('gapLeft'), gapRightMm: gap('gapRight') }
-  if (family.id === 'linear-pull') {
-    const names = Object.keys(linearPull.inputs).filter((name) => name in d)
-    return { names, worked: linearPull.work({ ...Object.fromEntries(names.map((name) => [name, d[name]])), ...gaps }) }
-  }
-  const { caliperReachMm = 0, secondPivotMm, cableOffsetMm = 0, barrelHeightMm, anchorHeightMm, rimWidthMm = 0 } = d
-  return {
-    names: ['caliperReachMm', 'secondPivotMm', 'cableOffsetMm', 'barrelHeightMm', 'anchorHeightMm', 'rimWidthMm'],
-    worked: caliper.work(
-      sidesAsBuilt(
-        cableSide,
-        {
-          pivotLeft: at(0, 0),
-          pivotRight: at(secondPivotMm, 0),
-          padFaceLeft: at(-rimWidthMm / 2, -caliperReachMm),
-          padFaceRight: at(rimWidthMm / 2, -caliperReachMm),
-          cableLeft: at(-cableOffsetMm, barrelHeightMm),
-          cableRight: at(-cableOffsetMm, anchorHeightMm),
-        },
-        gaps,
-      ),
-    ),
-  }
-}
-
-type Sides = Readonly<Record<`${'pivot' | 'padFace' | 'cable'}${'Left' | 'Right'}`, Point>>
-
-/** Points of a caliper whose cable comes to the left, or the same built the other way round. */
-function sidesAsBuilt(cableSide: string | undefined, left: Sides, gaps: { gapLeftMm: number; gapRightMm: number }) {
-  if (cableSide !== 'right') return { ...left, ...gaps }
-  const flip = ([x, y]: Point): Point => [-x, y]
-  return {
-    pivotLeft: flip(left.pivotRight),
-    pivotRight: flip(left.pivotLeft),
-    padFaceLeft: flip(left.padFaceRight),
-    padFaceRight: flip(left.padFaceLeft),
-    cableLeft: flip(left.cableRight),
-    cableRight: flip(left.cableLeft),
-    ...gaps,
-  }
-}
-
 /** The geometry behind the drawing and the belief, with where each dimension comes from. */
 function Geometry({ job }: { job: Job }) {
   const { dimensions, family, hardware } = job
-  const { names, worked } = geometryOf(job)
-  if (!worked.ok) return <p>{worked.error.message}</p>
+  const geometry = family.worked?.(job)
+  if (!geometry) return null
+  if (!geometry.worked.ok) return <p>{geometry.worked.error.message}</p>
   return (
-    <Calculated worked={worked.value}>
-      {names.map((name) => {
+    <Calculated worked={geometry.worked.value}>
+      {geometry.dimensions.map((name) => {
         const spec = family.dimensions.find((each) => each.id === name)
         const own = hardware.dimensions[name]
         return (
           <Slate key={name}>
-            {spec?.title} {dimensions[name]} mm:{' '}
+            {spec?.title} {dimensions[name]} {spec?.unit}:{' '}
             {own
               ? `${own.provenance === 'maker' ? 'maker’s figure' : SOURCE_WORDS.measured}`
               : SOURCE_WORDS[spec?.source.kind ?? 'from-memory']}

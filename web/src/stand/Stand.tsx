@@ -1,39 +1,37 @@
+import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
 import { outcomesOf } from '@overhaul/core/dial-in/turn'
 import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
-import { readingMark } from '@overhaul/core/run-sheet/job'
+import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/next'
-import { STATIONS, type StationId } from '@overhaul/core/run-sheet/stations'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
 import { showReading } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { lastSeen } from '@overhaul/core/stand/fold'
-import { FIRST_TOUCH, WORK } from '@overhaul/core/stand/readings'
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { changeSettings, useMedia, useSettings } from '../app/settings.ts'
 import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
 import type { OpenJob } from '../data/use-job.ts'
+import { useDrafts } from '../drafts/use-drafts.ts'
 import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
 import { Hatches } from '../drawing/Hatches.tsx'
 import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
+import { scaleBar } from '../drawing/ScaleBar.tsx'
+import { isPlanned } from '../panels/mount/MountPlans.tsx'
+import { MountSection } from '../panels/mount/MountSection.tsx'
+import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
 import { Complaint, foldSummary } from '../ui/parts.tsx'
 import { Gauges } from './Gauges.tsx'
 import { KeyList } from './KeyList.tsx'
 import { Margin, type Subject } from './Margin.tsx'
-import { MountPlans } from './mount/MountPlans.tsx'
-import { MountSection } from './mount/MountSection.tsx'
-import { ReachLine } from './mount/ReachLine.tsx'
-import { usePlans } from './mount/use-plans.ts'
 import { NextPanel } from './next/NextPanel.tsx'
 import { RunLine } from './RunLine.tsx'
 import { StationNotes } from './StationNotes.tsx'
-import { useDrafts } from './use-drafts.ts'
 import { useKeys } from './use-keys.ts'
 import { useSqueeze } from './use-squeeze.ts'
-import { captionOf, ghostsOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
+import { captionOf, fullTravel, ghostsOf, inputsNow, leadersOf, notesOf } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
 const Room = styled.div`
@@ -122,9 +120,10 @@ export function Stand({ open }: { open: OpenJob }) {
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
-  const drafts = useDrafts(record.job.id, length)
+  const drafts = useDrafts(record.job.id, job.kit, length)
   const reach = job.dimensions.leverReachMm as number
 
+  const line = useMemo(() => runLine(job, job.advice), [job])
   const stationOfNext = stationInHand(job.next, job)
   const station = seen ?? stationOfNext
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
@@ -133,8 +132,10 @@ export function Stand({ open }: { open: OpenJob }) {
   const q = useMemo(() => inputsNow(job), [job])
   const full = useMemo(() => fullTravel(q, job.model, reach), [q, job, reach])
   const squeeze = useSqueeze(full)
-  const pose = useMemo(() => job.model.squeeze(q, squeeze.travelMm), [job, q, squeeze.travelMm])
-  const outline = useMemo(() => job.model.outline(pose), [job, pose])
+  const frame = useMemo(
+    () => job.model.frame(q, { travelMm: squeeze.travelMm, wheelDeg: 0 }),
+    [job, q, squeeze.travelMm],
+  )
   const ghosts = useMemo(() => ghostsOf(job), [job])
   const squeezing = squeeze.travelMm > 0.5
 
@@ -167,7 +168,7 @@ export function Stand({ open }: { open: OpenJob }) {
     working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
     help: () => setHelp((now) => !now),
     station: (index) => {
-      const found = STATIONS[index]
+      const found = line[index]
       if (found) setSeen(found.id)
     },
     escape() {
@@ -192,7 +193,9 @@ export function Stand({ open }: { open: OpenJob }) {
       ? undefined
       : (readings: readonly string[]) => {
           const shown = practiceGauge(record.hardware, job.dimensions, job.here, job.state.standing)
-          const wanted = readings.includes('gapLeft') ? [...readings, FIRST_TOUCH.id] : readings
+          const { beside } = job.family.dial
+          const wanted =
+            beside && readings.some((id) => job.model.needed.includes(id)) ? [...readings, beside] : readings
           for (const id of wanted) {
             const value = shown?.[id]
             if (typeof value === 'number') drafts.setValue(id, value)
@@ -200,19 +203,20 @@ export function Stand({ open }: { open: OpenJob }) {
           }
         }
 
-  const shownReadings = STATIONS.find((each) => each.id === station)?.readings ?? []
+  const shownReadings = job.family.gauges[station] ?? []
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
-  const bite = job.state.readings.biteTravel?.value
+  const [biteId = ''] = job.family.dial.bite
+  const bite = job.state.readings[biteId]?.value
   const ended = job.state.ended !== undefined
 
   const plans = usePlans(job, record.job.id, drafts)
-  const mounting = station === 'mount' && job.family.mount === 'centre-bolt' && lastSeen(job.state, WORK.id) === 'fit'
+  const mounting = station === 'mount' && isPlanned(job)
   const onWorked = (title: string, worked: readonly Worked[]) => setSubject({ kind: 'worked', title, worked })
 
   const bench = mounting ? (
     <Drawing ref={drawing} tabIndex={0} aria-label="Bench drawing: the mount in section.">
       <Front>
-        <MountSection plans={plans} length={length} />
+        <MountSection kit={job.kit} plans={plans} length={length} />
       </Front>
     </Drawing>
   ) : (
@@ -226,14 +230,13 @@ export function Stand({ open }: { open: OpenJob }) {
     >
       <Front>
         <BrakeDrawing
-          outline={outline}
+          frame={frame}
           ghosts={squeezing ? [] : ghosts}
-          pose={pose}
-          leaders={leadersOf(job, pose, squeezing, length)}
+          leaders={leadersOf(job, frame, squeezing, length)}
           notes={notesOf(job, length)}
           flipped={flipped}
           scaleBar={scaleBar(length)}
-          caption={captionOf(job)}
+          caption={captionOf(job, frame)}
           onFlip={() => changeSettings({ flipped: !flipped })}
           onPick={(reading) => document.querySelector<HTMLInputElement>(`[data-reading="${reading}"]`)?.focus()}
         />
@@ -243,10 +246,10 @@ export function Stand({ open }: { open: OpenJob }) {
           reachMm={reach}
           travelMm={squeeze.travelMm}
           biteMm={typeof bite === 'number' ? bite : undefined}
-          biteMark={readingMark(job.state, job.windows, 'biteTravel')}
-          expectedBitesMm={turn ? outcomesOf(turn, 'biteTravel') : []}
-          window={job.windows.empty ? undefined : job.windows.of.biteTravel}
-          show={(mm) => showReading('biteTravel', mm, length)}
+          biteMark={readingMark(job, biteId)}
+          expectedBitesMm={turn ? outcomesOf(turn, biteId) : []}
+          window={job.windows.empty ? undefined : job.windows.of[biteId]}
+          show={(mm) => showReading(job.kit, biteId, mm, length)}
           tick={(mm) => formatNumber(mm, shownUnit('mm', length), length === 'in' ? 1 : 0)}
           onTravel={squeeze.to}
           onLetGo={squeeze.letGo}
@@ -258,7 +261,7 @@ export function Stand({ open }: { open: OpenJob }) {
   return (
     <Room>
       <Hatches />
-      <RunLine stations={runLine(job, job.advice)} here={station} onGo={setSeen} />
+      <RunLine stations={line} here={station} onGo={setSeen} />
       <Bench>
         {phone ? (
           <FoldedDrawing>
@@ -291,34 +294,17 @@ export function Stand({ open }: { open: OpenJob }) {
               onSave={() => save()}
               onWhy={(reading) => setSubject({ kind: 'reading', reading })}
             />
-            <FirstTouch
-              touch={job.state.readings.firstTouch?.value}
-              stale={job.state.readings.firstTouch?.status === 'recheck'}
-              shown={shownReadings.includes('gapLeft')}
-            />
+            <SeenBeside job={job} shown={shownReadings} />
           </Readings>
           <StationNotes
             job={job}
             jobId={record.job.id}
+            plans={plans}
             station={station}
             length={length}
             write={write}
             onWorked={onWorked}
-          >
-            {mounting && (
-              <MountPlans
-                job={job}
-                jobId={record.job.id}
-                plans={plans}
-                length={length}
-                write={write}
-                onWorked={onWorked}
-              />
-            )}
-            {station === 'mount' && plans.reach && (
-              <ReachLine reach={plans.reach} length={length} onWorked={onWorked} />
-            )}
-          </StationNotes>
+          />
           {subject && <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />}
           {help && <KeyList onClose={() => setHelp(false)} />}
         </Right>
@@ -343,19 +329,16 @@ export function Stand({ open }: { open: OpenJob }) {
   )
 }
 
-function FirstTouch({ touch, stale, shown }: { touch: number | string | undefined; stale: boolean; shown: boolean }) {
-  if (!shown || touch === undefined) return null
+/** What is seen beside the readings of the dial-in, where they are shown. */
+function SeenBeside({ job, shown }: { job: Job; shown: readonly string[] }) {
+  const { kit, family, model, state } = job
+  const { beside } = family.dial
+  const found = beside === undefined ? undefined : state.readings[beside]
+  if (!beside || !found || !model.needed.every((id) => shown.includes(id))) return null
   return (
     <p style={{ padding: '10px 0', font: '500 17px/1.2 var(--label)' }}>
-      touches first: {touch === 'both' ? 'both together' : touch}
-      {stale && ' (look again)'}
+      {kit.title(beside)}: {kit.option(beside, found.value)?.title ?? found.value}
+      {found.status === 'recheck' && ' (look again)'}
     </p>
   )
-}
-
-/** The travel at which a hard squeeze ends: the bar, or the hand's own strength. */
-function fullTravel(q: Float64Array, { squeeze, throw: { squeezeTensionN } }: OpenJob['job']['model'], reach: number) {
-  let travel = 0
-  while (travel < reach && squeeze(q, travel).tensionN < squeezeTensionN) travel += 1
-  return Math.min(travel, reach)
 }

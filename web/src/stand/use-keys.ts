@@ -1,4 +1,4 @@
-import { STATIONS } from '@overhaul/core/run-sheet/stations'
+import { STATIONS } from '@overhaul/core/brake/station'
 import { useEffect, useRef } from 'react'
 import { useSettings } from '../app/settings.ts'
 

@@ -1,36 +1,49 @@
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { openJob } from '@overhaul/core/run-sheet/job'
+import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { confirm, HARDWARE, measured, PREPARED, reading, turn, written } from '@overhaul/core/testing/stand'
+import { openJob } from '@overhaul/core/workshop/open'
 import { describe, expect, it } from 'vitest'
-import { captionOf, ghostsOf, inputsNow, leadersOf, notesOf, scaleBar } from './view.ts'
+import { scaleBar } from '../drawing/ScaleBar.tsx'
+import { captionOf, fullTravel, ghostsOf, inputsNow, leadersOf, notesOf } from './view.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const OUT = [...PREPARED, ...measured(0.3, 2.2, 9)]
-const pose = { gapLeftMm: 0.31, gapRightMm: 2.18, rimShiftMm: 0 }
+const frameOf = (each: Job, travelMm = 0) => each.model.frame(inputsNow(each), { travelMm, wheelDeg: 0 })
+const leaders = (each: Job, squeezing = false, length: 'mm' | 'in' = 'mm') =>
+  leadersOf(each, frameOf(each), squeezing, length)
 
 describe('what the drawing says', () => {
   it('leaders carry the readings as measured, with their state', () => {
-    expect(leadersOf(job(...OUT), pose, false, 'mm')).toMatchObject([
-      { reading: 'gapLeft', side: 'left', text: '0.3', mark: 'low' },
-      { reading: 'gapRight', side: 'right', text: '2.2', mark: 'high' },
+    expect(leaders(job(...OUT))).toMatchObject([
+      { reading: 'gapLeft', text: '0.3', mark: 'low' },
+      { reading: 'gapRight', text: '2.2', mark: 'high' },
     ])
-    expect(leadersOf(job(), pose, false, 'mm').map((each) => each.text)).toEqual(['?', '?'])
-    expect(leadersOf(job(...OUT, turn('barrel', 1)), pose, false, 'mm')[0]?.mark).toBe('recheck')
-    expect(leadersOf(job(...OUT), pose, false, 'in')[1]?.text).toBe('0.087')
+    expect(leaders(job()).map((each) => each.text)).toEqual(['?', '?'])
+    expect(leaders(job(...OUT, turn('barrel', 1)))[0]?.mark).toBe('recheck')
+    expect(leaders(job(...OUT), false, 'in')[1]?.text).toBe('0.087')
   })
 
   it('under a squeeze they carry what is drawn', () => {
-    expect(leadersOf(job(...OUT), pose, true, 'mm')[1]).toMatchObject({ text: '2.2', mark: 'predicted' })
-    expect(leadersOf(job(...OUT), { ...pose, gapRightMm: 0 }, true, 'mm')[1]?.text).toBe('0.0')
+    const turning = job(...OUT)
+    expect(leaders(turning, true)[1]).toMatchObject({ mark: 'predicted', text: expect.stringMatching(/^2\.[0-4]$/) })
+    expect(leadersOf(turning, frameOf(turning, 60), true, 'mm')[1]?.text).toBe('0.0')
   })
 
   it('a ghost stands where the next turn should bring the arms, and only then', () => {
     const turning = job(...OUT)
     expect(turning.next.kind).toBe('turn')
-    expect(ghostsOf(turning)[0]?.left).toHaveLength(turning.model.outline(pose).left.length)
+    expect(ghostsOf(turning)[0]).toHaveLength(frameOf(turning).moving.length)
     expect(ghostsOf(job(...PREPARED))).toEqual([])
     expect(ghostsOf(job(...PREPARED, ...measured(1, 1, 20)))).toEqual([])
+  })
+
+  it('a hard squeeze ends at the bar or where the hand’s strength ends', () => {
+    const each = job(...OUT)
+    const full = fullTravel(inputsNow(each), each.model, 70)
+    expect(frameOf(each, full).tensionN).toBeGreaterThanOrEqual(each.model.throw.squeezeTensionN)
+    expect(frameOf(each, full - 1).tensionN).toBeLessThan(each.model.throw.squeezeTensionN)
+    expect(fullTravel(inputsNow(each), each.model, 12)).toBe(12)
   })
 
   it('each screw says how far it has gone, from its end where that was counted', () => {
@@ -49,16 +62,18 @@ describe('what the drawing says', () => {
     const moves = next.kind === 'turn' ? next.turn.moves : []
     expect(moves.length).toBeGreaterThan(0)
     for (const move of moves) {
-      const note = notes.find((each) => each.anchor === move.adjuster)
+      const note = notes.find((each) => each.adjuster === move.adjuster)
       expect(note).toBeDefined()
       if (move.adjuster.endsWith('Screw'))
-        expect(note).toMatchObject({ clockwise: move.amount > 0, next: expect.stringMatching(/^[+−]/) })
+        expect(note?.screw).toMatchObject({
+          next: { clockwise: move.amount > 0, amount: expect.stringMatching(/^[+−]/) },
+        })
     }
   })
 
   it('says when it is drawn from the book', () => {
-    expect(captionOf(job())).toContain('book')
-    expect(captionOf(job(reading('gapLeft', 1)))).toBeUndefined()
+    expect(captionOf(job(), frameOf(job()))).toContain('book')
+    expect(captionOf(job(reading('gapLeft', 1)), frameOf(job()))).toBeUndefined()
   })
 
   it('is drawn from the belief after every entry', () => {

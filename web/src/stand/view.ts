@@ -1,95 +1,71 @@
+import type { Frame, Shape } from '@overhaul/core/brake/frame'
+import type { BrakeModel } from '@overhaul/core/brake/model'
 import { standingWalk } from '@overhaul/core/dial-in/belief'
 import { waysOf } from '@overhaul/core/dial-in/turn'
-import type { Outline, Pose } from '@overhaul/core/families/family'
 import { formatFraction } from '@overhaul/core/quantity/number'
-import { formatQuantity, type LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showParts } from '@overhaul/core/stand/describe'
-import type { Leader, ScrewNote } from '../drawing/BrakeDrawing.tsx'
+import type { HandleNote, LeaderNote } from '../drawing/BrakeDrawing.tsx'
 
 /** The brake as believed to stand now: the inputs behind every drawn frame. */
 export const inputsNow = (job: Job): Float64Array => standingWalk(job.belief).q
 
-/** Where the arms will stand after the next turn; each way where it may go either way. */
-export function ghostsOf(job: Job): readonly Outline[] {
+/** Where the moving parts will stand after the next turn; each way where it may go either way. */
+export function ghostsOf(job: Job): readonly (readonly Shape[])[] {
   if (job.next.kind !== 'turn') return []
-  return waysOf(job.next.turn).flatMap((way) => {
-    const [gapLeftMm, gapRightMm] = ['gapLeft', 'gapRight'].map((id) => way.find((each) => each.reading === id)?.value)
-    return gapLeftMm === undefined || gapRightMm === undefined
-      ? []
-      : [job.model.outline({ gapLeftMm, gapRightMm, rimShiftMm: 0 })]
-  })
+  return waysOf(job.next.turn)
+    .map((way) => job.model.ghost(Object.fromEntries(way.map(({ reading, value }) => [reading, value]))))
+    .filter((ghost) => ghost.length > 0)
 }
 
-/** The gap readings on their leader lines: as measured at rest, as drawn under a squeeze. */
-export function leadersOf(job: Job, pose: Pose, squeezing: boolean, length: LengthUnit): readonly Leader[] {
-  return (['left', 'right'] as const).map((side) => {
-    const reading = side === 'left' ? 'gapLeft' : 'gapRight'
-    const measured = job.state.readings[reading]?.value
-    const drawn = side === 'left' ? pose.gapLeftMm : pose.gapRightMm
-    const value = squeezing ? drawn : measured
+/** The readings on their leader lines: as measured at rest, as drawn under a squeeze. */
+export function leadersOf(job: Job, frame: Frame, squeezing: boolean, length: LengthUnit): readonly LeaderNote[] {
+  return frame.leaders.map(({ reading, drawn }) => {
+    const value = squeezing ? drawn : job.state.readings[reading]?.value
     return {
       reading,
-      side,
-      text: typeof value === 'number' ? showParts(reading, value, length).number : '?',
-      mark: squeezing ? 'predicted' : readingMark(job.state, job.windows, reading),
+      text: typeof value === 'number' ? showParts(job.kit, reading, value, length).number : '?',
+      mark: squeezing ? 'predicted' : readingMark(job, reading),
     }
   })
 }
 
-const AT_CONTACT: Pose = { gapLeftMm: 0, gapRightMm: 0, rimShiftMm: 0 }
-/** Nearer to the middle than this a part belongs to neither side of the drawing. */
-const AXIS_MM = 10
-
-/** What each adjuster has been turned in this job, and what the next turn asks of it. */
-export function notesOf(job: Job, length: LengthUnit): readonly ScrewNote[] {
+/** What each screw has been turned in this job, and what the next turn asks of whatever it moves. */
+export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
   const moves = job.next.kind === 'turn' ? job.next.turn.moves : []
-  const { anchors } = job.model.outline(AT_CONTACT)
-  const others = moves.flatMap(({ adjuster, amount }): readonly ScrewNote[] => {
-    const spec = job.model.adjusters.find((each) => each.id === adjuster)
-    if (!spec || spec.id.endsWith('Screw')) return []
-    const x = anchors[spec.id]?.[0] ?? 0
-    const side = x < -AXIS_MM || (x <= AXIS_MM && spec.id === 'anchor') ? 'left' : 'right'
-    const onWheel = Math.abs(x) <= AXIS_MM && spec.id === 'caliper'
-    return [
-      {
-        anchor: spec.id,
-        side,
-        text: sayTurn(spec, amount, length).replace(' at the anchor', ''),
-        ...(onWheel && { above: true }),
-      },
-    ]
-  })
-  const screws = job.model.adjusters.flatMap(({ id, title }): readonly ScrewNote[] => {
-    const state = job.state.adjusters[id]
-    if (!state || !id.endsWith('Screw')) return []
-    const move = moves.find((each) => each.adjuster === id)
+  return job.model.adjusters.flatMap((spec): readonly HandleNote[] => {
+    const move = moves.find((each) => each.adjuster === spec.id)
+    if (!spec.screw)
+      return move
+        ? [{ adjuster: spec.id, text: sayTurn(spec, move.amount, length).replace(` at the ${spec.title}`, '') }]
+        : []
+    const state = job.state.adjusters[spec.id]
+    if (!state) return []
     const where =
       state.position !== undefined
         ? `${formatFraction(state.position)} in`
         : state.turned === 0
           ? 'not turned yet'
           : `${formatFraction(Math.abs(state.turned))} ${state.turned > 0 ? 'in' : 'out'} so far`
-    return [
-      {
-        anchor: id,
-        side: (anchors[id]?.[0] ?? 0) < 0 ? 'left' : 'right',
-        text: `${title} · ${where}`,
-        ...(move && {
-          next: `${move.amount > 0 ? '+' : '−'}${formatFraction(Math.abs(move.amount))}`,
-          clockwise: move.amount > 0,
-        }),
-      },
-    ]
+    const next = move && {
+      amount: `${move.amount > 0 ? '+' : '−'}${formatFraction(Math.abs(move.amount))}`,
+      clockwise: move.amount > 0,
+    }
+    return [{ adjuster: spec.id, text: `${spec.title} · ${where}`, screw: next ? { next } : {} }]
   })
-  return [...screws, ...others]
 }
 
 /** Says so while the drawing shows the book's brake and not this one. */
-export function captionOf(job: Job): string | undefined {
-  const measured = ['gapLeft', 'gapRight'].some((id) => job.state.readings[id])
-  return measured ? undefined : 'gaps not measured: drawn from the book'
+export function captionOf(job: Job, frame: Frame): string | undefined {
+  const measured = frame.leaders.some(({ reading }) => job.state.readings[reading])
+  return measured || frame.leaders.length === 0 ? undefined : 'not measured yet: drawn from the book'
 }
 
-export const scaleBar = (length: LengthUnit) =>
-  length === 'mm' ? { mm: 20, text: '20 mm' } : { mm: 25.4, text: formatQuantity(25.4, 'in', 0) }
+/** The travel at which a hard squeeze ends: the bar, or the hand's own strength. */
+export function fullTravel(q: Float64Array, model: BrakeModel, reachMm: number): number {
+  let travel = 0
+  while (travel < reachMm && model.frame(q, { travelMm: travel, wheelDeg: 0 }).tensionN < model.throw.squeezeTensionN)
+    travel += 1
+  return Math.min(travel, reachMm)
+}

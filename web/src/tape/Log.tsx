@@ -1,6 +1,5 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { describe } from '@overhaul/core/stand/describe'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { FoldedEntry } from '@overhaul/core/stand/fold'
@@ -63,7 +62,7 @@ const clock = (at: string): string => format(new Date(at), 'H:mm')
 /** The log, newest first. An entry touched can be struck; a turn can also be turned back. */
 export function Log({ job, length, waiting, write, picked, onPick }: Props) {
   const find = (id: string): Entry | undefined => job.state.line.find(({ entry }) => entry.id === id)?.entry
-  const naming = { model: job.model, length, stepTitle, find }
+  const naming = { kit: job.kit, model: job.model, length, find }
   const unsent = new Set(waiting.map(({ entry }) => entry.id))
   const chosen = job.state.line.find(({ entry }) => entry.id === picked)
   const refused = waiting.filter((each) => each.refused)

@@ -1,6 +1,5 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { describe } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { complete, readTape } from '@overhaul/core/tape/tape'
@@ -80,19 +79,29 @@ interface Props {
   readonly onDone: () => void
 }
 
+/** What a line looks like at this brake: the readings of its dial-in. */
+const exampleOf = ({ kit, model }: Job): string =>
+  model.needed
+    .flatMap((id) => {
+      const spec = kit.reading(id)
+      return spec ? [`${spec.shorthand} ${spec.sd >= 1 ? '22' : '1.0'}`] : []
+    })
+    .join('  ')
+
 /** One line that takes the bench's shorthand, says what it understood, and writes it to the log on Enter. */
 export function Tape({ jobId, job, length, input, write, onDone }: Props) {
   const [text, change] = useKept(`overhaul.tape.${jobId}`, '')
   const setText = (next: string) => change(() => next)
   const [chosen, setChosen] = useState(0)
   const [open, setOpen] = useState(false)
-  const read = readTape(text, { model: job.model, length })
-  const words = open ? complete(text, job.model).slice(0, 8) : []
+  const at = { kit: job.kit, model: job.model, length }
+  const read = readTape(text, at)
+  const words = open ? complete(text, at).slice(0, 8) : []
   const exact = words.length === 1 && text.endsWith(words[0]?.word ?? ' ')
   const offered = exact ? [] : words
   const unfinished = read.error?.code === 'unknown-word' && words.length > 0
   const complaint = unfinished ? undefined : read.error?.message
-  const echo = read.entries.map((entry) => describe(entry, { model: job.model, length, stepTitle })).join(' · ')
+  const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
 
   const take = (word: string) => {
     setText(`${text.replace(/\S*$/, '')}${word} `)
@@ -144,7 +153,7 @@ export function Tape({ jobId, job, length, input, write, onDone }: Props) {
         aria-autocomplete="list"
         aria-describedby="tape-echo"
         disabled={job.state.ended !== undefined}
-        placeholder={job.state.released ? 'released' : job.state.closed ? 'closed' : 'gl 1.0  gr 1.9  bite 22'}
+        placeholder={job.state.released ? 'released' : job.state.closed ? 'closed' : exampleOf(job)}
         onChange={(event) => {
           setText(event.target.value)
           setOpen(true)

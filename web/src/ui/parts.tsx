@@ -1,5 +1,4 @@
-import type { Source } from '@overhaul/core/calculation/source'
-import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
+import { SOURCE_WORDS, type Source } from '@overhaul/core/calculation/source'
 import { Search } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components'
@@ -237,3 +236,23 @@ export function SourceNote({ source }: { source: Source }) {
     </Slate>
   )
 }
+
+export const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-top: 4px;
+`
+export const Check = styled.label`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  input {
+    flex: none;
+    width: 22px;
+    height: 22px;
+    accent-color: var(--ink);
+  }
+`

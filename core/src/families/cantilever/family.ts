@@ -1,18 +1,22 @@
+import { withBook } from '../../bench/dimensions.ts'
+import type { Family } from '../../brake/family.ts'
+import { cantilever } from '../../calculations/families.ts'
+import { cantileverLinkage } from '../../linkages/cantilever.ts'
 import { ok } from '../../outcome/outcome.ts'
-import type { Family } from '../family.ts'
 import { cableAdjusters, SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
-import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
+import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { cantileverLinkage } from './geometry.ts'
+import { SCREW_READINGS } from '../rim/readings/dial.ts'
 import { cantileverOutline } from './outline.ts'
 
+const SHAPE = ['pivotSpacingMm', 'cableOutMm', 'cableUpMm', 'padHeightMm', 'straddleMm', 'rimWidthMm'] as const
+
 /** Arms on bosses, pulled up by a straddle cable over a yoke; one centring screw, on the left arm. */
-export const cantileverFamily: Family = {
+export const cantileverFamily: Family = rimFamily('boss', {
   id: 'cantilever',
   title: 'cantilever',
-  mount: 'boss',
-  track: 'rim',
   dimensions: [
     length('pivotSpacingMm', 'boss spacing', 80, 50, 120),
     length('cableOutMm', 'boss to straddle end, outward', 16, -25, 60),
@@ -22,11 +26,30 @@ export const cantileverFamily: Family = {
     ...SPRING_DIMENSIONS,
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, brakeStiffness: 200 }),
   ],
-  traits: [],
+  readings: [SCREW_READINGS.left],
+  worked({ dimensions: d }) {
+    const [spacing, out, up, height, straddleLengthMm, rim] = SHAPE.map((id) => d[id] as number) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ]
+    return {
+      dimensions: SHAPE,
+      worked: cantilever.work({
+        pivotSpacingMm: spacing,
+        cablePoint: [-out, up],
+        padFace: [(spacing - rim) / 2, height],
+        straddleLengthMm,
+      }),
+    }
+  },
   fit(d, { end }) {
     const linkage = cantileverLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), springScrew('left', d), springHole('left', d), springHole('right', d)]
     return ok(rimModel(d, end, linkage.value, adjusters, cantileverOutline(d, linkage.value)))
   },
-}
+})

@@ -1,18 +1,18 @@
+import { withBook } from '../../bench/dimensions.ts'
+import type { Family } from '../../brake/family.ts'
+import { centrePullLinkage } from '../../linkages/centre-pull.ts'
 import { ok } from '../../outcome/outcome.ts'
-import type { Family } from '../family.ts'
 import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
-import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
+import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { centrePullLinkage } from './geometry.ts'
 import { centrePullOutline } from './outline.ts'
 
 /** Two crossed arms on a plate hung from one bolt, pulled up by a straddle cable over a yoke. */
-export const centrePullFamily: Family = {
+export const centrePullFamily: Family = rimFamily('centre-bolt', {
   id: 'centre-pull',
   title: 'centre-pull',
-  mount: 'centre-bolt',
-  track: 'rim',
   dimensions: [
     length('caliperReachMm', 'pivots to pad, straight down', 42, 30, 100),
     length('pivotSpacingMm', 'pivot to pivot', 46, 20, 90),
@@ -21,11 +21,10 @@ export const centrePullFamily: Family = {
     length('straddleMm', 'straddle cable, end to end', 106, 40, 400),
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 300 }),
   ],
-  traits: [],
   fit(d, { end }) {
     const linkage = centrePullLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)]
     return ok(rimModel(d, end, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
   },
-}
+})

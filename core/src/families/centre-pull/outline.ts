@@ -1,11 +1,14 @@
+import type { Dimensions } from '../../brake/dimension.ts'
+import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
+import { yokeAt } from '../../linkages/yoke.ts'
 import type { Arm, Linkage } from '../../mechanics/linkage.ts'
 import { add } from '../../mechanics/vector.ts'
-import type { Dimensions, Outline, Pose, Shape } from '../family.ts'
+import type { Outline, Pose } from '../rim/outline.ts'
 import { bend, limb, padShapes, pin } from '../rim/parts.ts'
 import { opened, shifted, turned } from '../rim/pose.ts'
 import { rimSection } from '../rim/section.ts'
-import { straddleShapes, yokeAt } from '../rim/straddle.ts'
+import { straddleShapes } from '../rim/straddle.ts'
 
 function armShapes(side: -1 | 1, arm: Arm, wide: number, foot: Point): readonly Shape[] {
   const over: Point = [(arm.pivot[0] + arm.cable[0]) / 2, arm.cable[1] * 0.35]

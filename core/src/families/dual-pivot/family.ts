@@ -1,11 +1,24 @@
+import { withBook } from '../../bench/dimensions.ts'
+import type { AdjusterSpec } from '../../brake/adjuster.ts'
+import type { Dimensions } from '../../brake/dimension.ts'
+import type { Family } from '../../brake/family.ts'
+import { dualPivotLinkage } from '../../linkages/pivots.ts'
 import { preloadPerTurn } from '../../mechanics/spring.ts'
 import { ok } from '../../outcome/outcome.ts'
-import type { AdjusterSpec, Dimensions, Family, Here } from '../family.ts'
-import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
+import { cableAdjusters, MOVES_PADS, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
-import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
+import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { CABLE_SIDE, sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
+import {
+  CABLE_SIDE,
+  CABLE_SIDE_GRAPH,
+  CABLE_SIDE_SEEN,
+  CABLE_SIDE_STEP,
+  cableOnRight,
+  sidePullOutline,
+  sidePullWorked,
+} from '../rim/side-pull.ts'
 
 /** One screw shifts the coupling of the arms: both pads move to one side; which one differs by design. */
 const centringScrew = (d: Dimensions): AdjusterSpec => ({
@@ -25,17 +38,14 @@ const centringScrew = (d: Dimensions): AdjusterSpec => ({
   assumedPosition: (d.screwTravelTurns as number) / 2,
   eitherWay: true,
   price: 0.01,
+  shows: MOVES_PADS,
+  screw: true,
 })
 
-export const dualPivotLinkage = (d: Dimensions, here: Here) =>
-  sidePullLinkage(d as never, [d.secondPivotMm as number, 0], here)
-
 /** One arm on the mounting bolt, one on a second pivot at its side; coupled, so that both pads move together. */
-export const dualPivotFamily: Family = {
+export const dualPivotFamily: Family = rimFamily('centre-bolt', {
   id: 'dual-pivot',
   title: 'dual-pivot',
-  mount: 'centre-bolt',
-  track: 'rim',
   dimensions: [
     length('caliperReachMm', 'mounting bolt to pad', 49, 30, 90),
     length('secondPivotMm', 'mounting bolt to second pivot', 28, 8, 45),
@@ -48,8 +58,12 @@ export const dualPivotFamily: Family = {
     ...withBook(RIM_DIMENSIONS, { brakeStiffness: 250, leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20 }),
   ],
   traits: [CABLE_SIDE],
+  seen: [CABLE_SIDE_SEEN],
+  steps: [CABLE_SIDE_STEP],
+  standsOn: CABLE_SIDE_GRAPH,
+  worked: sidePullWorked,
   fit(d, here) {
-    const linkage = dualPivotLinkage(d, here)
+    const linkage = dualPivotLinkage(d, cableOnRight(here))
     if (!linkage.ok) return linkage
     const [x, y] = [d.secondPivotMm as number, 0]
     const outline = sidePullOutline(
@@ -71,4 +85,4 @@ export const dualPivotFamily: Family = {
     const whole: AdjusterSpec = { ...wholeCaliper(d.caliperReachMm as number), lastResort: true, price: 0.05 }
     return ok(rimModel(d, here.end, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
   },
-}
+})

@@ -1,14 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
-import { DIMENSIONS, MODEL } from '../../testing/stand.ts'
-import type { Outline, Shape } from '../family.ts'
+import { linearPullLinkage } from '../../linkages/linear-pull.ts'
+import { expectOk } from '../../outcome/outcome.ts'
+import { DIMENSIONS } from '../../testing/stand.ts'
+import type { Outline } from '../rim/outline.ts'
+import { linearPullOutline } from './outline.ts'
 
 const gap = fc.double({ min: 0, max: 3, noNaN: true })
 const shift = fc.double({ min: -0.8, max: 0.8, noNaN: true })
 
+const outlineAt = linearPullOutline(DIMENSIONS, expectOk(linearPullLinkage(DIMENSIONS as never)))
 const draw = (gapLeftMm: number, gapRightMm: number, rimShiftMm = 0): Outline =>
-  MODEL.outline({ gapLeftMm, gapRightMm, rimShiftMm })
+  outlineAt({ gapLeftMm, gapRightMm, rimShiftMm })
 const pointsOf = (shape: Shape): readonly Point[] => (shape.kind === 'circle' ? [shape.centre] : shape.points)
 const role = (shapes: readonly Shape[], wanted: string) =>
   shapes.filter((each) => each.role === wanted).flatMap(pointsOf)
@@ -84,7 +89,7 @@ describe('the drawing of a linear-pull brake', () => {
     const width = (points: readonly Point[]) =>
       Math.max(...points.map(([x]) => x)) - Math.min(...points.map(([x]) => x))
     const { fixed } = draw(1, 1)
-    expect(width(role(fixed, 'rim'))).toBeCloseTo(DIMENSIONS.rimWidthMm as number, 6)
+    expect(width(role(fixed, 'cut'))).toBeCloseTo(DIMENSIONS.rimWidthMm as number, 6)
     expect(width(role(fixed, 'tyre'))).toBeCloseTo(DIMENSIONS.tyreWidthMm as number, 0)
   })
 })

@@ -1,6 +1,8 @@
+import { FROM_MEMORY } from '../../bench/dimensions.ts'
+import type { AdjusterSpec } from '../../brake/adjuster.ts'
+import type { DimensionSpec, Dimensions } from '../../brake/dimension.ts'
+import type { Bedding } from '../../brake/model.ts'
 import { preloadPerTurn } from '../../mechanics/spring.ts'
-import type { AdjusterSpec, DimensionSpec, Dimensions, FamilyModel } from '../family.ts'
-import { FROM_MEMORY } from './dimensions.ts'
 
 /** Barrel and anchor: every cable-pulled brake has them. */
 export const cableAdjusters = (d: Dimensions): readonly AdjusterSpec[] => [
@@ -40,6 +42,9 @@ export const cableAdjusters = (d: Dimensions): readonly AdjusterSpec[] => [
 type Side = 'left' | 'right'
 
 const NAMES = { left: 'Left', right: 'Right' } as const
+/** More difference between the arms opens the left gap, less the right. */
+export const MOVES_PADS = { plus: 'gapLeft', minus: 'gapRight' } as const
+
 const signOf = (side: Side) => (side === 'left' ? 1 : -1)
 
 /** Dimensions of a spring’s centring screw and of the holes its pin can stand in. */
@@ -100,6 +105,8 @@ export const springScrew = (side: Side, d: Dimensions): AdjusterSpec => ({
   positionReading: `${side}ScrewIn`,
   assumedPosition: (d.screwTravelTurns as number) / 2,
   price: 0.01,
+  shows: MOVES_PADS,
+  screw: true,
 })
 
 /** The spring’s pin in another hole of its boss: the upper one adds tension. Three holes, the middle one to begin with. */
@@ -138,11 +145,12 @@ export const wholeCaliper = (padReachMm: number): AdjusterSpec => ({
   price: 0.02,
 })
 
-/** How a new inner beds in, and what a wheel, pads or a cable put in anew leave to be learnt again. */
-export const RIM_BEDDING: FamilyModel['bedding'] = { input: 'cable', mean: 0.8, sd: 0.35, worn: 0.15, squeezes: 8 }
-export const RIM_DISTURBANCES: FamilyModel['disturbances'] = {
-  wheel: { offset: 1.5 },
-  pads: { cable: 4, balance: 0.03 },
-  cable: { cable: 6, freePlay: 0.5 },
-  mount: { balance: 0.06 },
+/** How a new inner beds in. */
+export const RIM_BEDDING: Bedding = {
+  input: 'cable',
+  mean: 0.8,
+  sd: 0.35,
+  worn: 0.15,
+  squeezes: 8,
+  begins: 'swap:cable',
 }

@@ -1,13 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { cablePull, gapAt, openingForGap, restOpening } from '../../mechanics/linkage.ts'
 import { expectOk } from '../../outcome/outcome.ts'
-import { DIMENSIONS, MODEL } from '../../testing/stand.ts'
-import { linearPullLinkage } from '../linear-pull/geometry.ts'
-import { pull, Q } from './model.ts'
+import { DIMENSIONS, MODEL, THROW } from '../../testing/stand.ts'
+import { pull, Q, rimSqueeze } from './model.ts'
 
 const LINKAGE = expectOk(linearPullLinkage(DIMENSIONS as never))
 const LEVER = pull(DIMENSIONS, LINKAGE, 'rear')
+
+const squeeze = (q: Float64Array, travelMm: number) => rimSqueeze(LINKAGE, LEVER, q, travelMm)
 
 const inputs = fc.record({
   cable: fc.double({ min: 2, max: 20, noNaN: true }),
@@ -123,7 +125,7 @@ describe('the squeeze', () => {
       fc.property(inputs, (given) => {
         const seen = predict(given)
         fc.pre(seen.gapLeft > 0 && seen.gapRight > 0)
-        const pose = MODEL.squeeze(vector(given), 0)
+        const pose = squeeze(vector(given), 0)
         expect(pose.gapLeftMm).toBeCloseTo(seen.gapLeft, 6)
         expect(pose.gapRightMm).toBeCloseTo(seen.gapRight, 6)
         expect(pose.tensionN).toBe(0)
@@ -137,7 +139,7 @@ describe('the squeeze', () => {
         const seen = predict(given)
         fc.pre(seen.gapLeft > 0.1 && seen.gapRight > 0.1 && seen.bite < 55)
         const at = (mm: number) => {
-          const { gapLeftMm, gapRightMm } = MODEL.squeeze(vector(given), mm)
+          const { gapLeftMm, gapRightMm } = squeeze(vector(given), mm)
           return Math.min(gapLeftMm, gapRightMm)
         }
         expect(at(seen.bite - 1)).toBeGreaterThan(0)
@@ -151,8 +153,8 @@ describe('the squeeze', () => {
       fc.property(inputs, travel, fc.double({ min: 0.1, max: 5, noNaN: true }), (given, at, more) => {
         const seen = predict(given)
         fc.pre(seen.gapLeft > 0 && seen.gapRight > 0)
-        const now = MODEL.squeeze(vector(given), at)
-        const then = MODEL.squeeze(vector(given), at + more)
+        const now = squeeze(vector(given), at)
+        const then = squeeze(vector(given), at + more)
         expect(then.gapLeftMm).toBeLessThanOrEqual(now.gapLeftMm + 0.02)
         expect(then.gapRightMm).toBeLessThanOrEqual(now.gapRightMm + 0.02)
         expect(then.tensionN).toBeGreaterThanOrEqual(now.tensionN - 1e-9)
@@ -165,7 +167,7 @@ describe('the squeeze', () => {
       fc.property(inputs, (given) => {
         const seen = predict({ ...given, offset: 0 })
         fc.pre(seen.gapLeft > 0.05 && seen.gapRight > 0.05 && seen.reserve > 0)
-        const pose = MODEL.squeeze(vector({ ...given, offset: 0 }), (DIMENSIONS.leverReachMm as number) - seen.reserve)
+        const pose = squeeze(vector({ ...given, offset: 0 }), (DIMENSIONS.leverReachMm as number) - seen.reserve)
         expect(pose.tensionN / LEVER.squeezeTensionN).toBeCloseTo(1, 1)
       }),
     )
@@ -187,7 +189,7 @@ describe('the lever’s pull', () => {
 describe('the cable behind a gap', () => {
   it('is the school’s arithmetic: there and back', () => {
     for (const gap of [0.3, 0.54, 1, 1.5]) {
-      const cable = MODEL.throw.cableForGap(gap)
+      const cable = THROW.cableForGap(gap)
       expect(predict({ cable }).gapLeft).toBeCloseTo(gap, 3)
       const open = openingForGap(LINKAGE.left, gap) as number
       expect(cable).toBeCloseTo(cablePull(LINKAGE, { left: open, right: open }), 6)

@@ -1,10 +1,13 @@
+import type { Dimensions, End } from '../../brake/dimension.ts'
+import type { BrakeModel, ModelInput } from '../../brake/model.ts'
+import { compileLinkage } from '../../linkages/compile.ts'
 import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.ts'
 import { leverage } from '../../mechanics/lever.ts'
 import { type Linkage, linkageRatio, openingForGap } from '../../mechanics/linkage.ts'
 import { padForce, rearSkidLimit, wantedStop } from '../../mechanics/stopping.ts'
 import { toRad } from '../../mechanics/vector.ts'
-import type { Dimensions, End, FamilyModel, ModelInput, Squeeze, Throw } from '../family.ts'
-import { compileLinkage } from './compile.ts'
+import type { RimThrow } from './bite.ts'
+import type { Squeeze } from './outline.ts'
 
 /** The order of `q` for every rim brake. */
 export const Q = { cable: 0, balance: 1, ratio: 2, freePlay: 3, lever: 4, stiffness: 5, offset: 6 } as const
@@ -68,7 +71,7 @@ const ARM_STEP = 1e-4
  * reserve at the squeeze it is judged at, and the wheel's offset; and their slopes, for which the arms’ rest is found once.
  * The arms rest where their springs balance; squeezed, both turn alike until one pad touches, then the other follows.
  */
-export function rimReadings(d: Dimensions, linkage: Linkage, lever: Pull): Pick<FamilyModel, 'predict' | 'slopes'> {
+export function rimReadings(d: Dimensions, linkage: Linkage, lever: Pull): Pick<BrakeModel, 'predict' | 'slopes'> {
   const fast = compileLinkage(linkage)
   const reach = d.leverReachMm as number
   const closedAt = contactOpening(linkage)
@@ -198,7 +201,7 @@ function closing(pullAt: (angle: number) => number, cable: number, limit: number
 }
 
 /** What the bite schools need: the lever, and the cable behind a gap each side. */
-export function rimThrow(d: Dimensions, linkage: Linkage, lever: Pull): Throw {
+export function rimThrow(d: Dimensions, linkage: Linkage, lever: Pull): RimThrow {
   const fast = compileLinkage(linkage)
   return {
     lever: {
@@ -210,7 +213,6 @@ export function rimThrow(d: Dimensions, linkage: Linkage, lever: Pull): Throw {
     squeezeTensionN: lever.squeezeTensionN,
     stiffnessNPerMm: lever.stiffness,
     stretchTravelMm: (lever.leverage * lever.squeezeTensionN) / lever.stiffness,
-    contactRatio: lever.contactRatio,
     cableForGap(gapMm) {
       const left = openingForGap(linkage.left, gapMm)
       const right = openingForGap(linkage.right, gapMm)

@@ -1,7 +1,8 @@
+import { FROM_MEMORY } from '../../bench/dimensions.ts'
+import type { DimensionSpec } from '../../brake/dimension.ts'
+import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { add } from '../../mechanics/vector.ts'
-import type { DimensionSpec, Shape } from '../family.ts'
-import { FROM_MEMORY } from './dimensions.ts'
 
 const PAD_HALF_HEIGHT = 5
 const PAD_THICKNESS = 9

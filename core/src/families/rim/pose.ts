@@ -1,7 +1,8 @@
+import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { type Arm, type Linkage, openingForGap, padAt } from '../../mechanics/linkage.ts'
 import { add, rotateAbout } from '../../mechanics/vector.ts'
-import type { Pose, Shape } from '../family.ts'
+import type { Pose } from './outline.ts'
 
 const moved = (shapes: readonly Shape[], move: (point: Point) => Point): readonly Shape[] =>
   shapes.map((shape) =>

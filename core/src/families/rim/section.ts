@@ -1,5 +1,5 @@
+import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
-import type { Shape } from '../family.ts'
 
 /**
  * A rim and tyre in section, square to the wheel, with the middle of the brake track at `trackHeightMm`.
@@ -20,7 +20,7 @@ export function rimSection(rimWidthMm: number, tyreWidthMm: number, trackHeightM
     { kind: 'polygon', role: 'tube', points: loop(tyre - 3, inner - 2, top, crown - 4.5) },
     {
       kind: 'polygon',
-      role: 'rim',
+      role: 'cut',
       points: [
         [-half, top],
         [-inner, top],
@@ -36,7 +36,7 @@ export function rimSection(rimWidthMm: number, tyreWidthMm: number, trackHeightM
     },
     {
       kind: 'polygon',
-      role: 'rim-void',
+      role: 'void',
       points: [
         [-inner, bed - 0.8],
         [inner, bed - 0.8],

@@ -1,31 +1,27 @@
-import type { Point } from '../../calculation/calculation.ts'
-import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
-import { add } from '../../mechanics/vector.ts'
-import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
-import type { Dimensions, Here, Outline, Pose, Shape, TraitSpec } from '../family.ts'
-import { closes } from './assemble.ts'
-import { mirroredLinkage, mirroredOutline, mirroredPose } from './mirror.ts'
+import type { Dimensions, Here, TraitSpec } from '../../brake/dimension.ts'
+import type { Shape } from '../../brake/frame.ts'
+import type { OnStand } from '../../brake/on-stand.ts'
+import type { SeenSpec } from '../../brake/reading.ts'
+import { type StepSpec, wholeSheet } from '../../brake/step.ts'
+import { caliper } from '../../calculations/families.ts'
+import { mirroredLinkage } from '../../linkages/mirror.ts'
+import { type SidePullDimensions, sidePullLinkage } from '../../linkages/side-pull.ts'
+import { cableAt, type Linkage } from '../../mechanics/linkage.ts'
+import { add, type Point } from '../../mechanics/vector.ts'
+import { mirroredOutline, mirroredPose } from './mirror.ts'
+import type { Outline, Pose } from './outline.ts'
 import { bend, hexagon, limb, padShapes, pin } from './parts.ts'
 import { opened, shifted, turned } from './pose.ts'
 import { rimSection } from './section.ts'
-
-/** What can be measured on a side-pull caliper at contact, in mm; origin at the mounting bolt, seen from the saddle. */
-export interface SidePullDimensions {
-  /** Mounting bolt to middle of the pad, straight down. */
-  readonly caliperReachMm: number
-  /** Mounting bolt to the cable, sideways: both arms are pulled there. */
-  readonly cableOffsetMm: number
-  /** Height of the barrel’s end of the cable above the bolt, and of the anchor’s. */
-  readonly barrelHeightMm: number
-  readonly anchorHeightMm: number
-  readonly rimWidthMm: number
-}
 
 /** Which side of the caliper the cable comes to. */
 export const CABLE_SIDE: TraitSpec = {
   id: 'cableSide',
   title: 'cable comes to',
-  options: ['left', 'right'],
+  options: [
+    { id: 'left', title: 'the left' },
+    { id: 'right', title: 'the right' },
+  ],
   usual: (end) => (end === 'front' ? 'right' : 'left'),
   source: {
     kind: 'from-memory',
@@ -35,39 +31,60 @@ export const CABLE_SIDE: TraitSpec = {
 
 export const cableOnRight = ({ traits }: Here): boolean => traits.cableSide === 'right'
 
-/**
- * A caliper whose inner and housing pull its arms together on the left (mirrored where the cable comes to the right): the housing pushes down the arm that turns on
- * the mounting bolt and carries the left pad; the inner pulls up the arm that turns on the second pivot and carries the
- * right one. With both on the bolt it is a single-pivot. Refuses an anchor above the barrel and a pull that opens.
- */
-export function sidePullLinkage(d: SidePullDimensions, secondPivot: Point, here: Here): Outcome<Linkage> {
-  if (d.barrelHeightMm <= d.anchorHeightMm) {
-    return refuse(
-      'impossible-geometry',
-      'anchorHeightMm',
-      `The anchor stands ${d.anchorHeightMm} mm above the bolt, the barrel ${d.barrelHeightMm} mm. Accepted: the anchor below the barrel.`,
-    )
-  }
-  const left: Arm = {
-    pivot: [0, 0],
-    padFace: [-d.rimWidthMm / 2, -d.caliperReachMm],
-    cable: [-d.cableOffsetMm, d.barrelHeightMm],
-    opens: -1,
-  }
-  const right: Arm = {
-    pivot: secondPivot,
-    padFace: [d.rimWidthMm / 2, -d.caliperReachMm],
-    cable: [-d.cableOffsetMm, d.anchorHeightMm],
-    opens: 1,
-  }
-  const linkage: Linkage = { left, right, tie: { kind: 'direct' } }
-  return closes(linkage)
-    ? ok(cableOnRight(here) ? mirroredLinkage(linkage) : linkage)
-    : refuse(
-        'impossible-geometry',
-        'cableOffsetMm',
-        'The cable would lengthen as the pads close: check where it pulls.',
-      )
+/** The same, seen in a job. */
+export const CABLE_SIDE_SEEN: SeenSpec = {
+  id: 'cableSide',
+  title: 'cable comes to',
+  shorthand: 'cside',
+  how: 'From the saddle: which side of the caliper the cable comes to.',
+  trait: 'cableSide',
+  options: [
+    { id: 'left', title: 'the left' },
+    { id: 'right', title: 'the right' },
+  ],
+}
+
+export const CABLE_SIDE_STEP: StepSpec = {
+  id: 'cable-side',
+  station: 'match',
+  before: 'cable-match',
+  title: 'side the cable comes to',
+  say: 'Sit behind the bar: does the cable come to the caliper on the right or on the left?',
+  why: 'It tells which arm turns about which pivot, and so which pad climbs and which sinks as they wear. In front it is usually the right, behind the left (from memory).',
+  cautions: [],
+  done: { kind: 'measured', readings: ['cableSide'] },
+  when: wholeSheet,
+}
+
+/** What the side the cable comes to stands on. */
+export const CABLE_SIDE_GRAPH = { 'reading:cableSide': ['swap:brake'] } as const
+
+const SHAPE = [
+  'caliperReachMm',
+  'secondPivotMm',
+  'cableOffsetMm',
+  'barrelHeightMm',
+  'anchorHeightMm',
+  'rimWidthMm',
+] as const
+
+/** The working behind a side-pull caliper, at the gaps as they were last measured. */
+export function sidePullWorked({ dimensions: d, here, number }: OnStand) {
+  const names = SHAPE.filter((id) => id in d)
+  const built = sidePullLinkage(d as unknown as SidePullDimensions, [d.secondPivotMm ?? 0, 0], cableOnRight(here))
+  const worked = built.ok
+    ? caliper.work({
+        pivotLeft: built.value.left.pivot,
+        pivotRight: built.value.right.pivot,
+        padFaceLeft: built.value.left.padFace,
+        padFaceRight: built.value.right.padFace,
+        cableLeft: built.value.left.cable,
+        cableRight: built.value.right.cable,
+        gapLeftMm: number('gapLeft') ?? 1,
+        gapRightMm: number('gapRight') ?? 1,
+      })
+    : built
+  return { dimensions: names, worked }
 }
 
 /** The caliper drawn from the geometry the core computes with: arms arched over the tyre, pulled together on one side. */

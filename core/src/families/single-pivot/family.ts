@@ -1,19 +1,26 @@
+import { withBook } from '../../bench/dimensions.ts'
+import type { Family } from '../../brake/family.ts'
+import { singlePivotLinkage } from '../../linkages/pivots.ts'
 import { ok } from '../../outcome/outcome.ts'
-import type { Dimensions, Family, Here } from '../family.ts'
 import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
-import { RIM_DIMENSIONS, withBook } from '../rim/dimensions.ts'
+import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
+import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { CABLE_SIDE, sidePullLinkage, sidePullOutline } from '../rim/side-pull.ts'
-
-export const singlePivotLinkage = (d: Dimensions, here: Here) => sidePullLinkage(d as never, [0, 0], here)
+import {
+  CABLE_SIDE,
+  CABLE_SIDE_GRAPH,
+  CABLE_SIDE_SEEN,
+  CABLE_SIDE_STEP,
+  cableOnRight,
+  sidePullOutline,
+  sidePullWorked,
+} from '../rim/side-pull.ts'
 
 /** Both arms on the mounting bolt; centred by turning the whole caliper on it. */
-export const singlePivotFamily: Family = {
+export const singlePivotFamily: Family = rimFamily('centre-bolt', {
   id: 'single-pivot',
   title: 'single-pivot',
-  mount: 'centre-bolt',
-  track: 'rim',
   dimensions: [
     length('caliperReachMm', 'mounting bolt to pad', 50, 30, 100),
     length('cableOffsetMm', 'mounting bolt to cable, sideways', 67, 20, 90),
@@ -22,12 +29,16 @@ export const singlePivotFamily: Family = {
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 250 }),
   ],
   traits: [CABLE_SIDE],
+  seen: [CABLE_SIDE_SEEN],
+  steps: [CABLE_SIDE_STEP],
+  standsOn: CABLE_SIDE_GRAPH,
+  worked: sidePullWorked,
   fit(d, here) {
-    const linkage = singlePivotLinkage(d, here)
+    const linkage = singlePivotLinkage(d, cableOnRight(here))
     if (!linkage.ok) return linkage
     const outline = sidePullOutline(d, linkage.value, here, [], { caliper: [0, 0] })
     return ok(
       rimModel(d, here.end, linkage.value, [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)], outline),
     )
   },
-}
+})

@@ -3,12 +3,11 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { readingTitle } from '@overhaul/core/stand/readings'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
-import { Label, Press, Slate } from '../../ui/parts.tsx'
-import { Act, Check, type NextProps, Row, Top } from './parts.tsx'
+import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Act, type NextProps, Top } from './parts.tsx'
 
 const inTen = (chance: number): string => {
   const tenths = Math.round(chance * 10)
@@ -35,7 +34,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
         </p>
       )}
       {job.next.kind === 'turn' && job.next.why && <p>{job.next.why}</p>}
-      <p>Squeeze ten times, then measure both gaps and the bite.</p>
+      <p>Squeeze ten times, then measure {job.family.dial.say}.</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (
         <SomethingElse job={job} write={write} turn={turn} onClose={() => setOther(false)} />
@@ -80,10 +79,10 @@ function Gives({ job, turn, length }: { job: Job; turn: Turn; length: LengthUnit
         const [last, ...before] = outcomesOf(turn, reading).toReversed()
         return (
           <span key={reading} style={{ whiteSpace: 'nowrap' }}>
-            {readingTitle(reading)} {typeof now === 'number' ? showParts(reading, now, length).number : '–'} →{' '}
+            {job.kit.title(reading)} {typeof now === 'number' ? showParts(job.kit, reading, now, length).number : '–'} →{' '}
             <b>
-              {before.map((each) => `${showParts(reading, each, length).number} or `)}
-              {showReading(reading, last as number, length)}
+              {before.map((each) => `${showParts(job.kit, reading, each, length).number} or `)}
+              {showReading(job.kit, reading, last as number, length)}
             </b>
           </span>
         )

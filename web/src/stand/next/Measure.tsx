@@ -1,28 +1,30 @@
+import type { Kit } from '@overhaul/core/brake/kit'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
-import { FIRST_TOUCH, findReading, findSeen, readingTitle } from '@overhaul/core/stand/readings'
 import { type ReactNode, useState } from 'react'
-import { Label, Press, Slate } from '../../ui/parts.tsx'
-import { Act, Check, type NextProps, Row, Skip, Tools, Top } from './parts.tsx'
+import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Act, type NextProps, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
-
-const DIAL = ['gapLeft', 'gapRight', 'biteTravel']
 
 /** Asks for readings, each with its own field, and says whether the brake was squeezed first. */
 export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' } }) {
   const { job, next, drafts, onSave, onGauge, onWhy } = props
   const { done } = next.step
-  const dial = next.readings.some((id) => DIAL.includes(id))
+  const { kit, family, model } = job
+  const dial = next.readings.some((id) => model.needed.includes(id))
+  const { beside } = family.dial
   const unsettled = dial && needsSqueezes(job)
   const [squeezed, setSqueezed] = useState(unsettled)
   const optional = 'optional' in done ? (done.optional ?? []) : []
   return (
     <>
       <Top>
-        <Label>{next.readings.every(findSeen) ? 'Look' : 'Measure'}</Label>
+        <Label>{next.readings.every(kit.seeing) ? 'Look' : 'Measure'}</Label>
         <Slate>{next.why}</Slate>
       </Top>
-      <Act>{unsettled ? 'Squeeze ten times, then measure.' : dial ? sayMeasure(next.readings) : next.step.say}</Act>
+      <Act>
+        {unsettled ? 'Squeeze ten times, then measure.' : dial ? sayMeasure(job, next.readings) : next.step.say}
+      </Act>
       {!dial && <p>{next.step.why}</p>}
       <Tools step={next.step} />
       <form
@@ -31,13 +33,13 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
           onSave(dial && squeezed ? { kind: 'confirm', step: 'squeezes', count: 10 } : undefined)
         }}
       >
-        <Readings {...props} readings={dial ? [...next.readings, FIRST_TOUCH.id] : next.readings} />
+        <Readings {...props} readings={dial && beside ? [...next.readings, beside] : next.readings} />
         {optional.length > 0 && (
-          <Fold title={`If need be: ${optional.map(readingTitle).join(' · ')}`}>
+          <Fold title={`If need be: ${optional.map(kit.title).join(' · ')}`}>
             <Readings {...props} readings={optional} optional />
           </Fold>
         )}
-        <HowTo readings={dial ? [] : next.readings} />
+        <HowTo kit={kit} readings={dial ? [] : next.readings} />
         <Row>
           <Press type="submit" go isDisabled={drafts.count === 0}>
             Save
@@ -73,15 +75,15 @@ function Fold({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** How each reading is taken, folded away for those who know. */
-function HowTo({ readings }: { readings: readonly string[] }) {
+function HowTo({ kit, readings }: { kit: Kit; readings: readonly string[] }) {
   if (readings.length === 0) return null
   return (
     <Fold title="How each is taken">
       <dl>
         {readings.map((id) => (
           <div key={id}>
-            <dt style={{ font: '600 17px/1.3 var(--label)' }}>{readingTitle(id)}</dt>
-            <dd style={{ paddingBottom: 4 }}>{(findReading(id) ?? findSeen(id))?.how}</dd>
+            <dt style={{ font: '600 17px/1.3 var(--label)' }}>{kit.title(id)}</dt>
+            <dd style={{ paddingBottom: 4 }}>{(kit.reading(id) ?? kit.seeing(id))?.how}</dd>
           </div>
         ))}
       </dl>
@@ -90,9 +92,9 @@ function HowTo({ readings }: { readings: readonly string[] }) {
 }
 
 /** “Measure both gaps and the bite.”, or just what is asked for. */
-function sayMeasure(readings: readonly string[]): string {
-  if (readings.length === 3) return 'Measure both gaps and the bite.'
-  return `Measure the ${readings.map(readingTitle).join(' and the ')} once more.`
+function sayMeasure({ family, kit, model }: Job, readings: readonly string[]): string {
+  if (readings.length === model.needed.length) return `Measure ${family.dial.say}.`
+  return `Measure the ${readings.map(kit.title).join(' and the ')} once more.`
 }
 
 /** A turn since the last squeezes: the brake has not settled. */

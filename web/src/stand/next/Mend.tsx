@@ -1,8 +1,7 @@
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
-import { stepTitle } from '@overhaul/core/run-sheet/steps/steps'
 import { useState } from 'react'
-import { Label, Press, Slate } from '../../ui/parts.tsx'
-import { Act, Check, type NextProps, Row, Skip, Top } from './parts.tsx'
+import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Act, type NextProps, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
@@ -37,7 +36,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
         {loosens && (
           <Check>
             <input type="checkbox" checked={loosened} onChange={(event) => setLoosened(event.target.checked)} />
-            {stepTitle(loosens)} to set it
+            {props.job.kit.stepTitle(loosens)} to set it
           </Check>
         )}
         <Row>

@@ -3,11 +3,11 @@ import { type Act as NextAct, sayFindings } from '@overhaul/core/run-sheet/next'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { Cautions, Field, Label, linkPress, Press, Slate } from '../../ui/parts.tsx'
+import { Cautions, Field, Label, linkPress, Press, Row, Slate } from '../../ui/parts.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
-import { Act, Entry, type NextProps, Row, Skip, Tools, Top } from './parts.tsx'
+import { Act, Entry, type NextProps, Skip, Tools, Top } from './parts.tsx'
 
 const Panel = styled.section`
   padding: 14px 24px 16px;

@@ -1,5 +1,4 @@
 import { shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
-import { findReading, findSeen, readingTitle } from '@overhaul/core/stand/readings'
 import styled from 'styled-components'
 import { Options } from '../../ui/Options.tsx'
 import { Field } from '../../ui/parts.tsx'
@@ -14,15 +13,16 @@ const Fields = styled.div`
 
 /** A field for each reading asked for: a number to type, or one of a few answers to touch. */
 export function Readings({
+  job: { kit },
   readings,
   length,
   drafts,
   optional = false,
-}: Pick<NextProps, 'length' | 'drafts'> & { readings: readonly string[]; optional?: boolean }) {
+}: Pick<NextProps, 'job' | 'length' | 'drafts'> & { readings: readonly string[]; optional?: boolean }) {
   return (
     <Fields>
       {readings.map((id, index) => {
-        const seen = findSeen(id)
+        const seen = kit.seeing(id)
         const measure = optional ? {} : { measure: index }
         if (seen)
           return (
@@ -35,14 +35,14 @@ export function Readings({
               {...measure}
             />
           )
-        const spec = findReading(id)
+        const spec = kit.reading(id)
         const unit = shownUnit(spec?.unit ?? 'mm', length)
         return (
           <Entry key={id} title={spec?.how}>
-            {readingTitle(id)}
+            {kit.title(id)}
             <Field
               {...(!optional && { 'data-measure': index })}
-              aria-label={`measured ${readingTitle(id)}`}
+              aria-label={`measured ${kit.title(id)}`}
               inputMode="decimal"
               autoComplete="off"
               placeholder={UNITS[unit].symbol}

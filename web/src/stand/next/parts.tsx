@@ -1,12 +1,12 @@
+import type { Step } from '@overhaul/core/brake/step'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import type { Step } from '@overhaul/core/run-sheet/steps/step'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { type KeyboardEvent, useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
-import { Field, Press, Slate } from '../../ui/parts.tsx'
-import type { Drafts } from '../use-drafts.ts'
+import type { Drafts } from '../../drafts/use-drafts.ts'
+import { Field, Press, Row, Slate } from '../../ui/parts.tsx'
 
 /** What every face of the Next panel is given. */
 export interface NextProps {
@@ -31,13 +31,6 @@ export const Act = styled.p`
   font: 600 30px/1.12 var(--label);
   text-wrap: balance;
 `
-export const Row = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: end;
-  margin-top: 4px;
-`
 export const Entry = styled.label`
   display: grid;
   gap: 6px;
@@ -46,18 +39,6 @@ export const Entry = styled.label`
     width: 84px;
     font: 600 26px/1 var(--label);
     height: 50px;
-  }
-`
-export const Check = styled.label`
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-  input {
-    flex: none;
-    width: 22px;
-    height: 22px;
-    accent-color: var(--ink);
   }
 `
 

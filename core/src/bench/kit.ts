@@ -1,0 +1,23 @@
+import type { Family } from '../brake/family.ts'
+import { type Kit, makeKit } from '../brake/kit.ts'
+import { COMMON_CAUSES, COMMON_GRAPH } from './graph.ts'
+import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
+import { COMMON_STEPS } from './steps.ts'
+import { workSeen } from './work.ts'
+
+const COMMON = {
+  readings: COMMON_READINGS,
+  seen: ({ works }: Family) => [workSeen(works), ...COMMON_SEEN],
+  steps: COMMON_STEPS,
+  standsOn: COMMON_GRAPH,
+  causes: COMMON_CAUSES,
+}
+
+const kits = new WeakMap<Family, Kit>()
+
+/** All that is read, seen and done at a brake of this family; merged once. */
+export function kitOf(family: Family): Kit {
+  const kit = kits.get(family) ?? makeKit(COMMON, family)
+  kits.set(family, kit)
+  return kit
+}

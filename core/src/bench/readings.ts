@@ -1,0 +1,251 @@
+import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
+import { HEAVY_N, HELD_N } from '../cable/feel.ts'
+import type { Source } from '../calculation/source.ts'
+
+const COMMON: Source = {
+  kind: 'common-practice',
+  title: 'Close-coiled brake housing is 5 mm outside; gear housing 4 to 4.5 mm',
+}
+
+const OURS = { kind: 'our-choice', title: 'What a hand finds light, and what still brings the pads back' } as const
+
+const scale = (
+  id: string,
+  title: string,
+  shorthand: string,
+  how: string,
+  limit: NonNullable<ReadingSpec['limit']>,
+): ReadingSpec => ({
+  id,
+  title,
+  shorthand,
+  unit: 'N',
+  min: 0.1,
+  max: 80,
+  sd: 0.5,
+  instrument: 'spring scale',
+  how,
+  limit,
+})
+
+/** What is measured at every cable-pulled brake. Uncertainties are common practice with no source: what a rule or a caliper gives in greasy hands. */
+export const COMMON_READINGS: readonly ReadingSpec[] = [
+  {
+    id: 'leverPull',
+    title: 'lever pivot to cable end',
+    shorthand: 'lp',
+    unit: 'mm',
+    min: 8,
+    max: 60,
+    sd: 0.5,
+    instrument: 'caliper',
+    how: 'In the lever, from the middle of its pivot to the middle of the cable’s end. About 30 mm long-pull, about 20 mm short-pull.',
+    dimension: 'leverCableArmMm',
+  },
+  {
+    id: 'leverFinger',
+    title: 'lever pivot to finger',
+    shorthand: 'lf',
+    unit: 'mm',
+    min: 30,
+    max: 150,
+    sd: 2,
+    instrument: 'rule',
+    how: 'From the middle of the lever’s pivot to where the finger lies on the blade.',
+    dimension: 'leverFingerArmMm',
+  },
+  {
+    id: 'ridersMass',
+    title: 'bicycle, rider and load',
+    shorthand: 'mass',
+    unit: 'kg',
+    min: 20,
+    max: 400,
+    sd: 3,
+    instrument: 'told',
+    how: 'All that has to be stopped. Ask, or take the heaviest that will ride it.',
+    dimension: 'loadedMassKg',
+  },
+  {
+    id: 'housingOuter',
+    title: 'housing, outside',
+    shorthand: 'house',
+    unit: 'mm',
+    min: 3,
+    max: 8,
+    sd: 0.1,
+    instrument: 'caliper',
+    how: 'Outside diameter of the housing. Brake housing is about 5 mm.',
+    limit: { low: 4.7, high: 5.6, text: 'Brake housing is about 5 mm outside.', source: COMMON },
+  },
+  {
+    id: 'leverReach',
+    title: 'lever reach',
+    shorthand: 'reach',
+    unit: 'mm',
+    min: 20,
+    max: 120,
+    sd: 1,
+    instrument: 'rule',
+    how: 'Bar to blade at the finger, lever at rest.',
+    dimension: 'leverReachMm',
+  },
+  {
+    id: 'barrelOut',
+    title: 'barrel from fully in',
+    shorthand: 'barat',
+    unit: 'turn',
+    min: 0,
+    max: 20,
+    sd: 0.1,
+    instrument: 'counted',
+    how: 'Turns the barrel stands out from fully in.',
+  },
+  scale(
+    'leverWeight',
+    'lever weight',
+    'lw',
+    'Spring scale on the blade where the finger lies: force at which the pads just begin to move.',
+    { low: 1, high: HEAVY_N, text: 'Above about 20 N before the pads touch the lever is heavy.', source: OURS },
+  ),
+  scale(
+    'leverBack',
+    'lever coming back',
+    'lr',
+    'Pads off the rim, let the blade back slowly on the scale: force at which the pads just move back.',
+    { low: HELD_N, high: 80, text: 'Below about 1 N friction nearly holds the pads on.', source: OURS },
+  ),
+  {
+    id: 'reserve',
+    title: 'reserve',
+    shorthand: 'res',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 2,
+    instrument: 'rule',
+    how: 'Squeeze hard; what is left between blade and bar at the finger.',
+  },
+]
+
+/** What is looked at on every cable-pulled brake. */
+export const COMMON_SEEN: readonly SeenSpec[] = [
+  {
+    id: 'housingKind',
+    title: 'housing',
+    shorthand: 'kind',
+    how: 'Look at a cut end: a close coil of thick wire, or strands running along it.',
+    options: [
+      { id: 'coil', title: 'close coil' },
+      { id: 'marked', title: 'strands, marked for brakes' },
+      {
+        id: 'gear',
+        title: 'strands, gear housing',
+        remedy: 'Gear housing may burst under brake load: never on a brake. Replace it with brake housing.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'housingState',
+    title: 'housing along its way',
+    shorthand: 'cover',
+    how: 'Run it through the fingers from end to end: split cover, rust, a coil that gapes.',
+    options: [
+      { id: 'sound', title: 'sound' },
+      { id: 'split', title: 'split', remedy: 'Split housing opens under load: do not ride. Replace it.', stop: true },
+      {
+        id: 'rusty',
+        title: 'rusty',
+        remedy: 'Rusty housing binds and breaks: do not ride. Replace it with its inner.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'housingEnds',
+    title: 'housing ends',
+    shorthand: 'ends',
+    how: 'A ferrule where the stop is bored for one; bare housing where it is not.',
+    options: [
+      { id: 'right', title: 'each as its stop is bored' },
+      {
+        id: 'jammed',
+        title: 'a ferrule is jammed',
+        remedy: 'That stop takes bare housing: pull the ferrule out and seat the housing.',
+      },
+      {
+        id: 'missing',
+        title: 'a ferrule is missing',
+        remedy: 'That stop is bored for a ferrule: fit one, or the housing pulls through.',
+      },
+    ],
+  },
+  {
+    id: 'innerAnchor',
+    title: 'inner at the anchor',
+    shorthand: 'ia',
+    how: 'Look for a broken strand where the anchor clamps.',
+    options: [
+      { id: 'whole', title: 'whole' },
+      {
+        id: 'broken',
+        title: 'a strand is broken',
+        remedy: 'A broken strand: do not ride. Replace the inner.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'innerHead',
+    title: 'inner at its head',
+    shorthand: 'ih',
+    how: 'Open the lever: no strand broken at the head, and the head seated in its pocket.',
+    options: [
+      { id: 'whole', title: 'whole and seated' },
+      { id: 'loose', title: 'not in its pocket', remedy: 'Seat the head in its pocket, then pull the inner tight.' },
+      {
+        id: 'broken',
+        title: 'a strand is broken',
+        remedy: 'A broken strand at the head: do not ride. Replace the inner.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'anchorBolt',
+    title: 'anchor’s bolt and washer',
+    shorthand: 'abolt',
+    how: 'The brake’s own bolt, with the shaped washer that holds the inner; not a plain bolt and washer in their place.',
+    options: [
+      { id: 'own', title: 'the brake’s own' },
+      {
+        id: 'plain',
+        title: 'a plain bolt or washer',
+        remedy: 'A plain bolt and washer strip or let the cable slip: do not ride. Fit the brake’s own.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'cableLined',
+    title: 'housing inside',
+    shorthand: 'lining',
+    how: 'Lined housing has a plastic tube inside, or the inner is coated.',
+    options: [
+      { id: 'lined', title: 'lined or coated' },
+      { id: 'unlined', title: 'bare metal' },
+    ],
+  },
+  {
+    id: 'cableFeel',
+    title: 'inner in its housing',
+    shorthand: 'feel',
+    how: 'Unhook the cable and draw the inner to and fro by hand.',
+    options: [
+      { id: 'smooth', title: 'runs smoothly' },
+      { id: 'gritty', title: 'gritty' },
+      { id: 'stuck', title: 'sticks' },
+    ],
+  },
+]

@@ -1,0 +1,70 @@
+import type { Worked } from '../calculation/calculation.ts'
+import type { Outcome } from '../outcome/outcome.ts'
+import type { DimensionSpec, Dimensions, Here, TraitSpec } from './dimension.ts'
+import type { Graph } from './graph.ts'
+import type { BrakeModel } from './model.ts'
+import type { Looked, OnStand } from './on-stand.ts'
+import type { PlanSpec } from './plan.ts'
+import type { ReadingSpec, SeenSpec } from './reading.ts'
+import type { SchoolSpec } from './school.ts'
+import type { StationId } from './station.ts'
+import type { StepSpec } from './step.ts'
+
+/** How a brake hangs on the frame: arms on bosses, one bolt through bridge or crown, two bolts on tabs, the wheel’s axle. */
+export type Mount = 'boss' | 'centre-bolt' | 'tabs' | 'axle'
+
+/** What the pads press on. */
+export type Track = 'rim' | 'rotor' | 'drum'
+
+/** What a job can be for; it decides which steps stand on the run sheet. The first is the usual one. */
+export interface WorkSpec {
+  readonly id: string
+  readonly title: string
+  readonly says: string
+}
+
+/** Lines of a job sheet under a heading of the family’s own. */
+export interface Section {
+  readonly title: string
+  readonly lines: readonly string[]
+}
+
+/** A kind of brake: everything that differs from one to the next. The rooms above know only this. */
+export interface Family {
+  readonly id: string
+  readonly title: string
+  readonly mount: Mount
+  readonly track: Track
+  readonly dimensions: readonly DimensionSpec[]
+  readonly traits: readonly TraitSpec[]
+  readonly works: readonly WorkSpec[]
+  readonly readings: readonly ReadingSpec[]
+  readonly seen: readonly SeenSpec[]
+  readonly schools: readonly SchoolSpec[]
+  readonly steps: readonly StepSpec[]
+  readonly standsOn: Graph
+  /** The readings of the dial-in that belong to Bite and to Centre, and what is seen beside them. */
+  readonly dial: {
+    readonly bite: readonly string[]
+    readonly centre: readonly string[]
+    readonly beside?: string
+    /** How they are asked for together: “both gaps and the bite”. */
+    readonly say: string
+  }
+  /** Readings shown as gauges at a station. */
+  readonly gauges: Readonly<Partial<Record<StationId, readonly string[]>>>
+  /** What is seen when the wheel rubs, and the reading each answer speaks of. */
+  readonly rubbed?: { readonly seen: string; readonly of: Readonly<Record<string, string>> }
+  readonly plans: readonly PlanSpec[]
+  /** Acts that set it anew and what they are called where something must be looked at again. */
+  readonly causes?: Readonly<Record<string, string>>
+  /** The model for one set of dimensions, hung here; refuses impossible geometry. */
+  readonly fit: (d: Dimensions, here: Here) => Outcome<BrakeModel>
+  /** Refuses measurements that contradict each other. */
+  readonly check?: (looked: Looked) => Outcome<true>
+  /** Share of the dry friction that is left in the wet, by what was seen; a half (from memory) if not given. */
+  readonly wetShare?: (looked: Looked) => number
+  /** The working behind the drawing, with the dimensions it was made of. */
+  readonly worked?: (at: OnStand) => { readonly dimensions: readonly string[]; readonly worked: Outcome<Worked> }
+  readonly sections?: (at: OnStand) => readonly Section[]
+}

@@ -1,0 +1,58 @@
+/** Something that can be established or can unsettle: a reading, a confirmation, a turn, a swap, a plan. */
+export type Fact = `${'reading' | 'confirm' | 'turn' | 'swap' | 'plan'}:${string}`
+
+/** Each thing that can be established, and what it stands on. */
+export type Graph = Readonly<Record<string, readonly Fact[]>>
+
+/** Any adjuster of the brake: what it moves is the model's business, that it moves something is enough here. */
+export const ANY_TURN: Fact = 'turn:any'
+
+/** Two graphs as one: what both speak of stands on what either says. */
+export function joined(one: Graph, other: Graph): Graph {
+  const keys = new Set([...Object.keys(one), ...Object.keys(other)])
+  return Object.fromEntries([...keys].map((key) => [key, [...new Set([...(one[key] ?? []), ...(other[key] ?? [])])]]))
+}
+
+/** A graph searched: what stands on a fact, and what a fact stands on, directly or through others. */
+export interface Grounds {
+  readonly unsettledBy: (fact: Fact) => ReadonlySet<string>
+  readonly groundsOf: (fact: Fact) => ReadonlySet<Fact>
+}
+
+export function groundsIn(graph: Graph): Grounds {
+  const known = new Map<Fact, ReadonlySet<string>>()
+  const standingOn = (fact: Fact): ReadonlySet<string> => {
+    const found = new Set<string>()
+    const visit = (ground: string) => {
+      for (const [each, grounds] of Object.entries(graph)) {
+        if (found.has(each) || !grounds.includes(ground as Fact)) continue
+        found.add(each)
+        visit(each)
+      }
+    }
+    visit(fact)
+    return found
+  }
+  return {
+    /** A turn unsettles what any turn does, and what stands on this adjuster. */
+    unsettledBy(fact) {
+      const found =
+        known.get(fact) ??
+        (fact.startsWith('turn:') ? new Set([...standingOn(ANY_TURN), ...standingOn(fact)]) : standingOn(fact))
+      known.set(fact, found)
+      return found
+    },
+    groundsOf(fact) {
+      const found = new Set<Fact>()
+      const visit = (each: string) => {
+        for (const ground of graph[each] ?? []) {
+          if (found.has(ground)) continue
+          found.add(ground)
+          visit(ground)
+        }
+      }
+      visit(fact)
+      return found
+    },
+  }
+}

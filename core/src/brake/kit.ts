@@ -1,0 +1,98 @@
+import { actTitle } from './acts.ts'
+import type { Family } from './family.ts'
+import { type Graph, type Grounds, groundsIn, joined } from './graph.ts'
+import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
+import type { SchoolOption, SchoolSpec } from './school.ts'
+import { STATIONS } from './station.ts'
+import type { StepSpec } from './step.ts'
+
+/** What every cable-pulled brake brings to the stand, whatever its family. */
+export interface Common {
+  readonly readings: readonly ReadingSpec[]
+  readonly seen: (family: Family) => readonly SeenSpec[]
+  readonly steps: readonly StepSpec[]
+  readonly standsOn: Graph
+  readonly causes: Readonly<Record<string, string>>
+}
+
+/** All that is read, seen and done at one family’s brake: its own and what is common, merged once. */
+export interface Kit {
+  readonly family: Family
+  readonly readings: readonly ReadingSpec[]
+  readonly seen: readonly SeenSpec[]
+  readonly schools: readonly SchoolSpec[]
+  /** In working order. */
+  readonly steps: readonly StepSpec[]
+  readonly grounds: Grounds
+  readonly causes: Readonly<Record<string, string>>
+  /** Ids of readings in working order: what is seen beside what is measured at the same station. */
+  readonly order: readonly string[]
+  readonly reading: (id: string) => ReadingSpec | undefined
+  readonly seeing: (id: string) => SeenSpec | undefined
+  readonly option: (id: string, value: unknown) => SeenOption | undefined
+  readonly title: (id: string) => string
+  readonly step: (id: string) => StepSpec | undefined
+  /** The title of a step, or of an act of the bench. */
+  readonly stepTitle: (id: string) => string
+  readonly school: (id: string) => SchoolSpec | undefined
+  /** The school and the option a word of the tape names. */
+  readonly schoolOf: (word: string) => { readonly school: SchoolSpec; readonly option: SchoolOption } | undefined
+}
+
+/** Steps by station: the common ones in their order, a family’s before the one it names or after them all. */
+function merged(common: readonly StepSpec[], own: readonly StepSpec[]): readonly StepSpec[] {
+  return STATIONS.flatMap(({ id }) => {
+    const here = own.filter((step) => step.station === id)
+    const placed = common
+      .filter((step) => step.station === id)
+      .flatMap((step) => [...here.filter((each) => each.before === step.id), step])
+    return [...placed, ...here.filter((each) => !placed.includes(each))]
+  })
+}
+
+const byId = <T extends { readonly id: string }>(all: readonly T[]) => {
+  const map = new Map(all.map((each) => [each.id, each]))
+  return (id: string) => map.get(id)
+}
+
+/** The order in which the steps ask for readings; those no step asks for come last. */
+function workingOrder(steps: readonly StepSpec[], ids: readonly string[]): readonly string[] {
+  const asked = steps.flatMap(({ done }) => ('readings' in done ? [...done.readings, ...(done.optional ?? [])] : []))
+  return [...new Set([...asked.filter((id) => ids.includes(id)), ...ids])]
+}
+
+export function makeKit(common: Common, family: Family): Kit {
+  const readings = [...common.readings, ...family.readings]
+  const seen = [...common.seen(family), ...family.seen]
+  const steps = merged(common.steps, family.steps)
+  const reading = byId(readings)
+  const seeing = byId(seen)
+  const step = byId(steps)
+  return {
+    family,
+    readings,
+    seen,
+    schools: family.schools,
+    steps,
+    grounds: groundsIn(joined(common.standsOn, family.standsOn)),
+    causes: { ...common.causes, ...family.causes },
+    order: workingOrder(
+      steps,
+      [...readings, ...seen].map((each) => each.id),
+    ),
+    reading,
+    seeing,
+    option: (id, value) => seeing(id)?.options.find((each) => each.id === value),
+    title: (id) => (reading(id) ?? seeing(id))?.title ?? id,
+    step,
+    stepTitle: (id) => actTitle(id) ?? step(id)?.title ?? id,
+    school: byId(family.schools),
+    schoolOf(word) {
+      for (const school of family.schools) {
+        const option = school.options.find((each) => each.id === word)
+        if (option) return { school, option }
+      }
+      return undefined
+    },
+  }
+}

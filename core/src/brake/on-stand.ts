@@ -1,0 +1,25 @@
+import type { Dimensions, Here } from './dimension.ts'
+import type { Family } from './family.ts'
+import type { BrakeModel } from './model.ts'
+import type { ChosenPlan } from './plan.ts'
+import type { RouteSegment } from './route.ts'
+import type { ChosenSchools } from './school.ts'
+import type { Windows } from './window.ts'
+
+/** What was measured and seen in a job, as last told; anything may still be missing. */
+export interface Looked {
+  readonly number: (id: string) => number | undefined
+  readonly seen: (id: string) => string | undefined
+}
+
+/** A brake on the stand, for whoever judges it: what it is, what was found, and what is aimed at. */
+export interface OnStand extends Looked {
+  readonly family: Family
+  readonly dimensions: Dimensions
+  readonly here: Here
+  readonly model: BrakeModel
+  readonly windows: Windows
+  readonly schools: ChosenSchools
+  readonly route: readonly RouteSegment[]
+  readonly plan: (id: string) => ChosenPlan | undefined
+}

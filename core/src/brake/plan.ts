@@ -1,0 +1,26 @@
+import type { Outcome } from '../outcome/outcome.ts'
+import type { CautionId } from '../reference/cautions.ts'
+import type { OnStand } from './on-stand.ts'
+
+/** A part a plan uses: `partId` where the drawer holds it. */
+export interface PlannedPart {
+  readonly name: string
+  readonly count: number
+  readonly partId?: string
+}
+
+/** A way chosen, with what it takes from the drawer and the cautions that were read. */
+export interface ChosenPlan {
+  readonly plan: string
+  readonly to: string
+  readonly parts: readonly PlannedPart[]
+  readonly acknowledged: readonly string[]
+}
+
+/** Something that is planned before it is done: its ways, and whether one may be chosen as things stand. */
+export interface PlanSpec {
+  readonly id: string
+  readonly title: string
+  readonly ways: readonly { readonly id: string; readonly title: string; readonly cautions: readonly CautionId[] }[]
+  readonly admit: (at: OnStand, way: string) => Outcome<true>
+}

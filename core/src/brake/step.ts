@@ -1,0 +1,100 @@
+import type { CautionId } from '../reference/cautions.ts'
+import type { End } from './dimension.ts'
+import type { Looked, OnStand } from './on-stand.ts'
+import type { StationId } from './station.ts'
+
+/** What a computed step comes to. */
+export interface Verdict {
+  readonly state: 'well' | 'out'
+  readonly say: string
+  /** Well, and yet something is to be said of it. */
+  readonly remark?: string
+  /** What would put it right. */
+  readonly remedy?: string
+  /** Not to be ridden like this: the step cannot be skipped. */
+  readonly stop?: true
+}
+
+/** The verdict of a computed step, or undefined while something it needs is missing. */
+export type Judge = (at: OnStand) => Verdict | undefined
+
+/** What ends a step. */
+export type DoneWhen =
+  /** The hand says how it is: well, or not well and what is then done about it. */
+  | {
+      readonly kind: 'confirmed'
+      readonly count?: number
+      /** The two answers, as they stand on their buttons. */
+      readonly well: string
+      readonly ill: string
+      /** What is done where it is not well. */
+      readonly remedy: string
+      /** Not well, it is not to be ridden. */
+      readonly stop?: true
+    }
+  /** Every reading taken, and in its window or well; `optional` ones may be taken beside them. */
+  | { readonly kind: 'in-window'; readonly readings: readonly string[]; readonly optional?: readonly string[] }
+  /** Every reading taken. */
+  | { readonly kind: 'measured'; readonly readings: readonly string[]; readonly optional?: readonly string[] }
+  /** Every reading taken, and what is computed from them comes out well. */
+  | {
+      readonly kind: 'judged'
+      readonly judge: Judge
+      readonly readings: readonly string[]
+      readonly optional?: readonly string[]
+    }
+  /** A way chosen, its cautions read. */
+  | { readonly kind: 'planned'; readonly plan: string }
+  | { readonly kind: 'dialled-in' }
+  | { readonly kind: 'signed' }
+
+/** What decides which steps stand on a job’s sheet: where it hangs, what the job is for, what was found and what was moved. */
+export interface Circumstances extends Looked {
+  readonly end: End
+  readonly work: string
+  /** The way chosen for something planned. */
+  readonly way: (plan: string) => string | undefined
+  /** The cable is clamped anew in this job: fitted, or a part of its run replaced. */
+  readonly cableAnew: boolean
+  /** Whether this adjuster, or what it clamps, was loosened in this job. */
+  readonly loosened: (adjuster: string) => boolean
+}
+
+/** A sentence, or one that depends on where the brake hangs and what was found. */
+export type Say = string | ((here: Circumstances) => string)
+
+export interface Step {
+  readonly id: string
+  readonly station: StationId
+  /** Bench shorthand that confirms it: `wheel ok`, or `wheel no`. */
+  readonly shorthand?: string
+  /** The hand's action, as a good foreman would say it. */
+  readonly say: string
+  readonly title: string
+  readonly why: string
+  readonly tools?: readonly string[]
+  readonly cautions: readonly CautionId[]
+  readonly done: DoneWhen
+  /** Parts whose replacement puts right what is found wrong here. */
+  readonly mends?: readonly string[]
+  /** What is loosened to put right what is found wrong here: an act of the bench. */
+  readonly loosens?: string
+  /** Said when a reading lies outside its window. */
+  readonly whenOut?: string
+  /** It is never skipped: nobody may ride without it. */
+  readonly mustBeDone?: true
+  /** Readings that are not asked for where another was answered so. */
+  readonly exempt?: Readonly<Record<string, { readonly reading: string; readonly is: string }>>
+  /** Stands on the sheet only then; always if not given. */
+  readonly when?: (here: Circumstances) => boolean
+}
+
+/** A step as it is written down: what it says may depend on the circumstances, and a family’s has its place among the common ones. */
+export interface StepSpec extends Omit<Step, 'say'> {
+  readonly say: Say
+  /** The common step of its station it comes before; after them all if not given. */
+  readonly before?: string
+}
+
+export const wholeSheet = ({ work }: Circumstances): boolean => work !== 'rub'
+export const fitting = ({ work }: Circumstances): boolean => work === 'fit'

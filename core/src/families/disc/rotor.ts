@@ -1,0 +1,91 @@
+import type { Graph } from '../../brake/graph.ts'
+import type { Looked } from '../../brake/on-stand.ts'
+import type { ReadingSpec } from '../../brake/reading.ts'
+import { type StepSpec, wholeSheet } from '../../brake/step.ts'
+import { type Window, windowOf } from '../../brake/window.ts'
+import type { Source } from '../../calculation/source.ts'
+
+const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
+const MEMORY: Source = { kind: 'from-memory', title: 'From memory; the part’s own mark comes first' }
+const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its maker' }
+
+/** What is measured of a rotor. Uncertainties are common practice with no source. */
+export const ROTOR_READINGS: readonly ReadingSpec[] = [
+  {
+    id: 'rotorThickness',
+    title: 'rotor thickness',
+    shorthand: 'rotor',
+    unit: 'mm',
+    min: 0.5,
+    max: 4,
+    sd: 0.05,
+    instrument: 'caliper',
+    how: 'At the thinnest place of the track.',
+  },
+  {
+    id: 'rotorMark',
+    title: 'rotor’s own minimum',
+    shorthand: 'rmin',
+    unit: 'mm',
+    min: 0.5,
+    max: 4,
+    sd: 0,
+    instrument: 'read off the rotor',
+    how: 'The least thickness marked on the rotor, if there is one.',
+  },
+  {
+    id: 'rotorRunout',
+    title: 'rotor runout',
+    shorthand: 'rrun',
+    unit: 'mm',
+    min: 0,
+    max: 5,
+    sd: 0.05,
+    instrument: 'feeler',
+    how: 'Spin the wheel; widest minus narrowest gap to the fixed pad.',
+    limit: {
+      low: 0,
+      high: 0.3,
+      wanted: { low: 0, high: 0.2 },
+      text: '0.2 mm is wanted; bend it back a little at a time beyond 0.3 mm.',
+      source: OURS,
+    },
+  },
+]
+
+export const ROTOR_STEP: StepSpec = {
+  id: 'rotor-sound',
+  station: 'wheel',
+  title: 'rotor sound',
+  say: 'Measure the rotor’s thickness and its runout.',
+  why: 'A thin or bent rotor leaves no setting that neither rubs nor fades.',
+  tools: ['caliper', 'feeler'],
+  mends: ['rotor'],
+  cautions: ['rotor'],
+  done: { kind: 'in-window', readings: ['rotorThickness', 'rotorRunout'], optional: ['rotorMark'] },
+  whenOut: 'Replace a thin rotor; bend a bent one back a little at a time, with clean hands.',
+  when: wholeSheet,
+}
+
+export const ROTOR_GRAPH: Graph = {
+  'reading:rotorThickness': ['swap:wheel', 'swap:rotor'],
+  'reading:rotorMark': ['swap:wheel', 'swap:rotor'],
+  'reading:rotorRunout': ['confirm:wheel-seated', 'swap:rotor'],
+}
+
+/** Rotor thickness below which it is not ridden without a mark of its own, mm. */
+const UNSAFE_MM = 1.5
+const THICKEST_MM = 4
+
+/** A rotor goes by the minimum marked on it, else by a figure from memory. */
+export function rotorWindow({ number }: Looked): Window {
+  const mark = number('rotorMark')
+  const least = mark ?? UNSAFE_MM
+  return windowOf('rotorThickness', {
+    low: least,
+    high: THICKEST_MM,
+    unsafe: { below: least, say: `under ${least.toFixed(1)} mm it fades and breaks` },
+    text: `Not below ${least.toFixed(1)} mm${mark === undefined ? ', where its own mark is not known' : ', marked on it'}.`,
+    source: mark === undefined ? MEMORY : OWN_MARK,
+  })
+}

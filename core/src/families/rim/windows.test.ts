@@ -1,0 +1,101 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type ChosenSchool, readSchool, usualOf, writeSchool } from '../../brake/school.ts'
+import { expectOk } from '../../outcome/outcome.ts'
+import { DIMENSIONS, HERE, THROW } from '../../testing/stand.ts'
+import { linearPullFamily } from '../linear-pull/family.ts'
+import { BITE, biteSetting, convertBite, DEFAULT_BITE, type RimThrow, rimThrowOf } from './bite.ts'
+import { gapWalls, type WheelState, windowsFor } from './windows.ts'
+
+const NO_PLAY = { ...THROW, freePlayMm: 0 }
+const school = (option: string, amount?: number): ChosenSchool =>
+  amount === undefined ? expectOk(readSchool(BITE, option)) : { option, amount }
+const windowsOf = (chosen: ChosenSchool, on: WheelState) => windowsFor(THROW, chosen, on, {})
+const wheel = (lateralRunoutMm: number, flexMm = 0.3) => ({ lateralRunoutMm, flexMm })
+
+describe('bite schools', () => {
+  // Common practice, no source: “let 4 mm back”. For a typical brake, worked by hand: a gap of 0.54 mm each side.
+  it('giving back 4 mm is a gap of 0.54 mm a side', () => {
+    expect(biteSetting(school('give-back', 4.01), NO_PLAY).gapMm).toBeCloseTo(0.54, 2)
+  })
+
+  // Common practice, no source: a third of the travel. Cable arm 30, finger arm 75, reach 60: 8.0 mm of cable, about 1.1 mm.
+  it('a third of a 60 mm reach is 20 mm of finger, 8 mm of cable, about 1.1 mm a side', () => {
+    const setting = biteSetting(DEFAULT_BITE, NO_PLAY)
+    expect(setting.travelMm).toBeCloseTo(20, 9)
+    expect(setting.cableMm).toBeCloseTo(8, 9)
+    expect(setting.gapMm).toBeCloseTo(1.1, 1)
+  })
+
+  it('every school says one setting: there and back changes nothing', () => {
+    const schools = fc.oneof(
+      fc.double({ min: 0.2, max: 0.6, noNaN: true }).map((amount) => school('third', amount)),
+      fc.double({ min: 2, max: 15, noNaN: true }).map((amount) => school('give-back', amount)),
+      fc.double({ min: 0.3, max: 2, noNaN: true }).map((amount) => school('gap', amount)),
+      fc.double({ min: 8, max: 40, noNaN: true }).map((amount) => school('rider', amount)),
+    )
+    fc.assert(
+      fc.property(schools, fc.constantFrom(...BITE.options.map((each) => each.id)), (from, to) => {
+        const there = convertBite(from, to, THROW)
+        expect(there.option).toBe(to)
+        expect(convertBite(there, from.option, THROW).amount).toBeCloseTo(from.amount as number, 5)
+      }),
+    )
+  })
+
+  it('reads what it writes, and refuses what no bench would set', () => {
+    expect(expectOk(readSchool(BITE, writeSchool(school('gap', 1.2))))).toEqual({ option: 'gap', amount: 1.2 })
+    expect(expectOk(readSchool(BITE, 'give-back'))).toEqual({ option: 'give-back', amount: 4 })
+    expect(BITE.options[0] && usualOf(BITE.options[0])).toEqual(DEFAULT_BITE)
+    expect(readSchool(BITE, 'give-back 90')).toMatchObject({ ok: false, error: { code: 'out-of-range' } })
+    expect(readSchool(BITE, 'guess')).toMatchObject({ ok: false, error: { code: 'unknown-school' } })
+  })
+})
+
+describe('windows', () => {
+  it('the rub wall is half the runout plus the flex', () => {
+    expect(gapWalls(THROW, wheel(0.8)).rub).toBeCloseTo(0.7, 9)
+  })
+
+  it('at the bar wall the reserve is just the margin', () => {
+    const { bar } = gapWalls(THROW, wheel(0))
+    const travel = ((THROW.freePlayMm + THROW.cableForGap(bar)) * 75) / 30 + THROW.stretchTravelMm
+    expect(60 - travel).toBeCloseTo(10, 3)
+  })
+
+  it('no window reaches past a wall, whatever the wheel and the school', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.constantFrom('third', 'give-back', 'gap', 'rider'),
+        (runout, id) => {
+          const windows = windowsOf(expectOk(readSchool(BITE, id)), wheel(runout))
+          const gap = windows.of.gapLeft
+          expect(gap?.low).toBeGreaterThanOrEqual((gap?.wallLow ?? 0) - 1e-9)
+          expect(gap?.high).toBeLessThanOrEqual((gap?.wallHigh ?? 9) + 1e-9)
+          if (!windows.empty) expect((gap?.high ?? 0) - (gap?.low ?? 0)).toBeGreaterThan(0.25)
+        },
+      ),
+    )
+  })
+
+  it('an empty window is an answer: a wheel this far out leaves no setting', () => {
+    const windows = windowsOf(DEFAULT_BITE, wheel(2.6))
+    expect(windows.empty?.code).toBe('no-setting')
+    expect(windows.empty?.say).toBe(
+      'True the wheel first: 2.6 mm runout leaves no setting that neither rubs nor reaches the bar.',
+    )
+  })
+
+  it('a short throw on a runout of 1.4 mm rubs, and says what would do', () => {
+    const windows = windowsOf(school('give-back', 4), wheel(1.4))
+    expect(windows.empty?.code).toBe('school-too-tight')
+    expect(windows.empty?.say).toContain('1.4 mm runout')
+  })
+
+  it('a short lever brings the bar wall nearer', () => {
+    const model = expectOk(linearPullFamily.fit({ ...DIMENSIONS, leverReachMm: 45 }, HERE))
+    const short = rimThrowOf(model) as RimThrow
+    expect(gapWalls(short, wheel(0.4)).bar).toBeLessThan(gapWalls(THROW, wheel(0.4)).bar)
+  })
+})

@@ -1,0 +1,233 @@
+import type { Looked } from '../../brake/on-stand.ts'
+import { type ChosenSchool, type ChosenSchools, writeSchool } from '../../brake/school.ts'
+import {
+  type Because,
+  type EmptyWindow,
+  RESERVE_MARGIN_MM,
+  type Window,
+  type Windows,
+  windowOf,
+} from '../../brake/window.ts'
+import type { Source } from '../../calculation/source.ts'
+import { bisect } from '../../mechanics/bisect.ts'
+import { fingerTravel } from '../../mechanics/lever.ts'
+import { BITE, biteSetting, DEFAULT_BITE, type RimThrow, WIDEST_GAP_MM } from './bite.ts'
+
+/**
+ * Half-widths, our choice, no source. What the school names is held as closely as a hand can set it; what only
+ * follows from it is given room for how this brake differs from the book (linkage ratio, free play, lever).
+ */
+const GAP_HALF_MM = { named: 0.35, follows: 0.45 } as const
+/** How far a brake's own gap strays from the book's for one bite: ratio, share; free play, mm of cable; standard deviations kept. */
+const STRAYS = { ratio: 0.1, freePlayMm: 0.6, kept: 1.8 } as const
+/** Gaps that differ by more than this are not centred, however wide their windows. */
+export const MOST_APART_MM = 0.5
+const BITE_HALF_SHARE = { named: 0.07, follows: 0.1 } as const
+
+const namesGap = ({ option }: ChosenSchool): boolean => option === 'gap' || option === 'give-back'
+const NARROWEST_MM = 0.3
+
+const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
+const COMPUTED: Source = { kind: 'computed', title: 'From this brake’s geometry' }
+
+const WORN_RIM: Source = { kind: 'common-practice', title: 'Below 1.0 mm think of replacing the rim; about 1.5 mm new' }
+const MEMORY: Source = { kind: 'from-memory', title: 'From memory; the part’s own mark comes first' }
+const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its maker' }
+
+/** Rim wall below which the rim is not ridden without a mark of its own, and below which it is said (mm). */
+const RIM_UNSAFE_MM = 0.7
+const RIM_WORN_MM = 1
+const WIDEST_RIM_MM = 5
+
+/** Windows that hang on what the wheel is made of and what is marked on it. A steel rim is not judged by its wall. */
+function wearWindows({ number, seen }: Looked): Record<string, Window> {
+  const rimMarkMm = number('rimMark')
+  const rimLeast = rimMarkMm ?? RIM_UNSAFE_MM
+  const rim = windowOf('rimWall', {
+    low: Math.max(RIM_WORN_MM, rimLeast),
+    high: WIDEST_RIM_MM,
+    unsafe: { below: rimLeast, say: `under ${mm(rimLeast)} it bursts under the tyre` },
+    text: `Below ${mm(RIM_WORN_MM)} think of replacing the rim; about 1.5 mm when new.`,
+    source: WORN_RIM,
+  })
+  const limit = (mark: number | undefined, least: number): Because => ({
+    text: `Not ridden under ${mm(least)}${mark === undefined ? '' : ', its own mark'}.`,
+    source: mark === undefined ? MEMORY : OWN_MARK,
+  })
+  return seen('rimMaterial') === 'steel'
+    ? {}
+    : { rimWall: { ...rim, because: [...rim.because, limit(rimMarkMm, rimLeast)] } }
+}
+
+export interface WheelState {
+  /** Total indicated runout side to side, mm; undefined until measured. */
+  readonly lateralRunoutMm: number | undefined
+  readonly flexMm: number
+}
+
+const mm = (value: number) => `${value.toFixed(1)} mm`
+
+/** Both walls as a gap at each pad, in mm: rub below, bar above. */
+export function gapWalls(brake: RimThrow, wheel: WheelState): { rub: number; bar: number } {
+  const rub = (wheel.lateralRunoutMm ?? 0) / 2 + wheel.flexMm
+  const { lever, freePlayMm, stretchTravelMm, cableForGap } = brake
+  const travelAt = (gap: number) => fingerTravel(lever, freePlayMm + cableForGap(gap)) + stretchTravelMm
+  const bar = bisect(0, WIDEST_GAP_MM, (gap) => travelAt(gap) <= lever.reachMm - RESERVE_MARGIN_MM)
+  return { rub, bar }
+}
+
+/** Room for a gap that only follows from the bite: more where a little cable moves the pads far. */
+function followingGap(brake: RimThrow, gapMm: number): number {
+  const { cableForGap } = brake
+  const step = 0.05
+  const gapPerCable = step / (cableForGap(gapMm + step) - cableForGap(gapMm))
+  return Math.max(GAP_HALF_MM.follows, STRAYS.kept * Math.hypot(STRAYS.ratio * gapMm, STRAYS.freePlayMm * gapPerCable))
+}
+
+/** Target windows for every measured thing at the stand, from the bite school and the two hard walls. */
+export function windowsFor(
+  brake: RimThrow,
+  school: ChosenSchool,
+  wheel: WheelState,
+  also: Readonly<Record<string, Window>>,
+): Windows {
+  const { lever, freePlayMm, stretchTravelMm } = brake
+  const walls = gapWalls(brake, wheel)
+  const setting = biteSetting(school, brake)
+  const spec = BITE.options.find((each) => each.id === school.option)
+  const runout = wheel.lateralRunoutMm
+  const because: readonly Because[] = [
+    {
+      text: `School: ${spec?.title ?? writeSchool(school)}. First touch comes at ${mm(setting.travelMm)} of finger travel, ${mm(setting.cableMm)} of cable, a gap of ${mm(setting.gapMm)} each side.`,
+      source: spec?.source ?? OURS,
+    },
+    {
+      text: `Rub: half the runout of ${runout === undefined ? 'a wheel not yet measured' : mm(runout)} plus ${mm(wheel.flexMm)} of movement under riding = ${mm(walls.rub)}.`,
+      source: COMPUTED,
+    },
+    {
+      text: `Bar: free play ${mm(freePlayMm)} of cable, ${mm(stretchTravelMm)} of travel for stretch at the squeeze it is judged at (hard, or what the stop needs) and ${RESERVE_MARGIN_MM} mm kept from the bar leave at most ${mm(walls.bar)} a side.`,
+      source: COMPUTED,
+    },
+  ]
+  const gapHalf = namesGap(school) ? GAP_HALF_MM.named : followingGap(brake, setting.gapMm)
+  const biteShare = BITE_HALF_SHARE[namesGap(school) ? 'follows' : 'named']
+  const gapLow = Math.max(walls.rub, setting.gapMm - gapHalf)
+  const gapHigh = Math.min(walls.bar, setting.gapMm + gapHalf)
+  const biteHalf = biteShare * lever.reachMm
+  const biteWallHigh = lever.reachMm - RESERVE_MARGIN_MM - stretchTravelMm
+  const gap = (reading: string): Window => ({
+    reading,
+    low: gapLow,
+    high: gapHigh,
+    target: (gapLow + gapHigh) / 2,
+    wallLow: walls.rub,
+    wallHigh: walls.bar,
+    because: [
+      ...because,
+      {
+        text: `The window is ${gapHalf.toFixed(2)} mm either side of the school’s gap, cut by the walls.`,
+        source: OURS,
+      },
+    ],
+  })
+  const of: Record<string, Window> = {
+    gapLeft: gap('gapLeft'),
+    gapRight: gap('gapRight'),
+    gapDifference: {
+      reading: 'gapDifference',
+      low: -MOST_APART_MM,
+      high: MOST_APART_MM,
+      target: 0,
+      because: [
+        { text: `Both pads must meet the rim together: gaps at most ${MOST_APART_MM} mm apart.`, source: OURS },
+      ],
+    },
+    biteTravel: {
+      reading: 'biteTravel',
+      low: Math.max(fingerTravel(lever, freePlayMm), setting.travelMm - biteHalf),
+      high: Math.min(biteWallHigh, setting.travelMm + biteHalf),
+      target: setting.travelMm,
+      wallLow: fingerTravel(lever, walls.rub > 0 ? brake.cableForGap(walls.rub) : 0),
+      wallHigh: biteWallHigh,
+      because: [
+        ...because,
+        {
+          text: `The window is ${Math.round(biteShare * 100)} % of the reach either side, cut by the walls.`,
+          source: OURS,
+        },
+      ],
+    },
+    reserve: {
+      reading: 'reserve',
+      low: RESERVE_MARGIN_MM,
+      high: lever.reachMm,
+      target: lever.reachMm - setting.travelMm - stretchTravelMm,
+      wallLow: RESERVE_MARGIN_MM,
+      unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less is left to the bar` },
+      because: [{ text: `Never to the bar: ${RESERVE_MARGIN_MM} mm kept at a hard squeeze.`, source: OURS }],
+    },
+    ...also,
+  }
+  const empty = emptyWindow(walls, setting.gapMm, gapLow, gapHigh, runout, because)
+  return empty ? { of, empty } : { of }
+}
+
+function emptyWindow(
+  walls: { rub: number; bar: number },
+  wanted: number,
+  low: number,
+  high: number,
+  runout: number | undefined,
+  because: readonly Because[],
+): EmptyWindow | undefined {
+  const wheel = runout === undefined ? 'this wheel' : `${mm(runout)} runout`
+  if (walls.bar - walls.rub < NARROWEST_MM) {
+    return {
+      code: 'no-setting',
+      say: `True the wheel first: ${wheel} leaves no setting that neither rubs nor reaches the bar.`,
+      because,
+    }
+  }
+  if (high - low >= NARROWEST_MM) return undefined
+  return wanted < (walls.rub + walls.bar) / 2
+    ? {
+        code: 'school-too-tight',
+        say: `A gap of ${mm(wanted)} would rub: ${wheel} needs at least ${mm(walls.rub)}. True the wheel, or choose a school with a longer throw.`,
+        because,
+      }
+    : {
+        code: 'school-too-long',
+        say: `A gap of ${mm(wanted)} would bring the lever to the bar: at most ${mm(walls.bar)}. Choose a school with a shorter throw.`,
+        because,
+      }
+}
+
+/** A pad that is seen to touch first and is believed this much nearer touches *plainly* first: not centred. Our choice. */
+export const PLAINLY_APART_MM = 0.3
+
+/** The windows where one pad touches plainly first: the gaps held closer together. */
+export const centredCloser = (windows: Windows, say: string): Windows => ({
+  ...windows,
+  of: {
+    ...windows.of,
+    gapDifference: {
+      reading: 'gapDifference',
+      low: -PLAINLY_APART_MM,
+      high: PLAINLY_APART_MM,
+      target: 0,
+      because: [{ text: say, source: OURS }],
+    },
+  },
+})
+
+/** Windows of a rim brake: gaps, bite and reserve by the bite school, the rest by their own limits. */
+export const rimWindows =
+  (brake: RimThrow, flexMm: number, limits: Readonly<Record<string, Window>>) =>
+  (schools: ChosenSchools, looked: Looked): Windows =>
+    windowsFor(
+      brake,
+      schools.bite ?? DEFAULT_BITE,
+      { lateralRunoutMm: looked.number('lateralRunout'), flexMm },
+      { ...limits, ...wearWindows(looked) },
+    )

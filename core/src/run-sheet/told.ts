@@ -1,0 +1,57 @@
+import type { Move } from '../brake/adjuster.ts'
+import type { StationId } from '../brake/station.ts'
+import { CAUTIONS } from '../reference/cautions.ts'
+import type { Job } from './job.ts'
+import { type Act, stationInHand } from './next.ts'
+
+/** What the Stand would say now, for whoever reads it by machine. Fields are added, never changed. */
+export interface Told {
+  readonly act: Act['kind']
+  readonly station: StationId
+  readonly step: string
+  readonly say: string
+  readonly why?: string
+  readonly moves: readonly Move[]
+  /** Readings asked for, by id. */
+  readonly readings: readonly string[]
+  /** What each reading will be after the moves and ten squeezes, in its own unit. */
+  readonly expected: Readonly<Record<string, { readonly mean: number; readonly sd: number }>>
+  /** Chance that all then fall in their windows, 0 to 1. */
+  readonly chance?: number
+  readonly windows: Readonly<Record<string, { readonly low: number; readonly high: number }>>
+  readonly cautions: readonly string[]
+}
+
+const saidBy = (next: Act): string => {
+  if (next.kind === 'stuck' || next.kind === 'mend') return next.say
+  return next.kind === 'confirm' && next.ill ? next.ill.say : next.step.say
+}
+
+const whyOf = (next: Act): string | undefined =>
+  next.kind === 'measure' || next.kind === 'turn'
+    ? (next.why ?? next.step.why)
+    : 'again' in next
+      ? (next.again ?? next.step.why)
+      : next.step.why
+
+/** The next act of a job, with the windows it aims at. */
+export function tellNext(job: Job): Told {
+  const { next, windows } = job
+  const turn = next.kind === 'turn' ? next.turn : undefined
+  const why = whyOf(next)
+  return {
+    act: next.kind,
+    station: stationInHand(next, job),
+    step: next.step.id,
+    say: saidBy(next),
+    ...(why && { why }),
+    moves: turn?.moves ?? [],
+    readings: next.kind === 'measure' || next.kind === 'mend' ? next.readings : turn ? job.model.needed : [],
+    expected: Object.fromEntries(
+      (turn?.expected ?? []).map(({ reading, value, sd }) => [reading, { mean: value, sd }]),
+    ),
+    ...(turn && { chance: turn.chance }),
+    windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
+    cautions: next.step.cautions.map((id) => CAUTIONS[id].text),
+  }
+}

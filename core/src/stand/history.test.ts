@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../outcome/outcome.ts'
+import type { Hardware } from './hardware.ts'
+import { changedBy, type HardwareChange, hardwareAsOf } from './history.ts'
+
+const NEW: Hardware = { family: 'linear-pull', end: 'rear', dimensions: { armMm: { value: 105, provenance: 'maker' } } }
+const DAY = (day: number) => `2026-03-0${day}T09:00:00.000Z`
+const measured = (value: number, day: number, dimension = 'armMm'): HardwareChange => ({
+  dimension,
+  value,
+  provenance: 'measured',
+  since: DAY(day),
+  by: '7',
+})
+const takenBack = (day: number): HardwareChange => ({ dimension: 'armMm', takeBack: DAY(day) })
+const arm = (hardware: Hardware) => hardware.dimensions.armMm?.value
+const after = (...changes: readonly HardwareChange[]) => expectOk(changedBy(NEW, changes))
+
+describe('hardware measured later', () => {
+  it('says since when and by whom, and keeps what it was', () => {
+    expect(after(measured(103, 2)).dimensions.armMm).toEqual({
+      value: 103,
+      provenance: 'measured',
+      since: DAY(2),
+      by: '7',
+      before: { value: 105, provenance: 'maker' },
+    })
+  })
+
+  it('is taken back to what it was, and only the one that is meant', () => {
+    expect(after(measured(103, 2), takenBack(2))).toEqual(NEW)
+    expect(arm(after(measured(103, 2), measured(102, 3), takenBack(2)))).toBe(102)
+    expect(arm(after(measured(103, 2), measured(102, 3), takenBack(3)))).toBe(103)
+    const fresh = after(measured(24, 2, 'rimWidthMm'), { dimension: 'rimWidthMm', takeBack: DAY(2) })
+    expect(fresh.dimensions).not.toHaveProperty('rimWidthMm')
+  })
+
+  it('sent twice, is written once; sent late, behind a newer one, is refused', () => {
+    expect(after(measured(103, 2), measured(103, 2))).toEqual(after(measured(103, 2)))
+    expect(after(measured(103, 2), takenBack(2), takenBack(2))).toEqual(NEW)
+    expect(changedBy(NEW, [measured(103, 4), measured(101, 3)])).toMatchObject({
+      ok: false,
+      error: { code: 'measured-since', message: expect.stringContaining(DAY(4)) },
+    })
+  })
+
+  it('is not told to a job that ended before', () => {
+    const now = after(measured(103, 2), measured(102, 4), measured(24, 4, 'rimWidthMm'))
+    expect(arm(hardwareAsOf(now, DAY(1)))).toBe(105)
+    expect(arm(hardwareAsOf(now, DAY(3)))).toBe(103)
+    expect(hardwareAsOf(now, DAY(3)).dimensions).not.toHaveProperty('rimWidthMm')
+    expect(arm(hardwareAsOf(now, DAY(5)))).toBe(102)
+  })
+})

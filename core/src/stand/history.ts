@@ -1,0 +1,66 @@
+import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import type { Dimension, Hardware } from './hardware.ts'
+
+/** Something of the hardware measured later: laid over what was known, which it keeps. */
+export interface Measured {
+  readonly dimension: string
+  readonly value: number
+  readonly provenance: Dimension['provenance']
+  readonly instrument?: string
+  /** When, ISO 8601, UTC; it tells one measuring from another. */
+  readonly since: string
+  readonly by: string
+}
+
+/** A figure taken back: the one measured then, and no other. */
+export interface TakenBack {
+  readonly dimension: string
+  readonly takeBack: string
+}
+
+export type HardwareChange = Measured | TakenBack
+
+const isTakenBack = (change: HardwareChange): change is TakenBack => 'takeBack' in change
+
+/** The hardware with one change made. Made twice, it is made once: what is already so stays as it is. */
+function changed(hardware: Hardware, change: HardwareChange): Outcome<Hardware> {
+  const { [change.dimension]: now, ...others } = hardware.dimensions
+  if (!isTakenBack(change)) {
+    if (now?.since === change.since) return ok(hardware)
+    if (now?.since !== undefined && now.since > change.since) {
+      return refuse(
+        'measured-since',
+        'since',
+        `It was measured again on ${now.since}. Accepted: a figure measured after that, or that one taken back first.`,
+      )
+    }
+    const { dimension, ...figure } = change
+    return ok({ ...hardware, dimensions: { ...others, [dimension]: { ...figure, ...(now && { before: now }) } } })
+  }
+  if (!now || now.since !== change.takeBack) return ok(hardware)
+  return ok({ ...hardware, dimensions: { ...others, ...(now.before && { [change.dimension]: now.before }) } })
+}
+
+/** The hardware with changes made in order. Refuses a figure older than the one that stands. */
+export function changedBy(hardware: Hardware, changes: readonly HardwareChange[]): Outcome<Hardware> {
+  let now: Outcome<Hardware> = ok(hardware)
+  for (const change of changes) if (now.ok) now = changed(now.value, change)
+  return now
+}
+
+/** A figure as it stood at a moment: what was measured since is laid aside for what was known then. */
+function dimensionAsOf(each: Dimension, at: string): Dimension | undefined {
+  if (each.since === undefined || each.since <= at) return each
+  return each.before && dimensionAsOf(each.before, at)
+}
+
+/** The hardware as it was known at a moment, ISO 8601: a job that ended then is not told what was measured later. */
+export function hardwareAsOf(hardware: Hardware, at: string): Hardware {
+  const dimensions = Object.fromEntries(
+    Object.entries(hardware.dimensions).flatMap(([id, each]) => {
+      const then = dimensionAsOf(each, at)
+      return then ? [[id, then]] : []
+    }),
+  )
+  return { ...hardware, dimensions }
+}

@@ -1,0 +1,19 @@
+import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
+import Joi from 'joi'
+
+const DIMENSION = Joi.object<Dimension>({
+  value: Joi.number().required(),
+  provenance: Joi.string().valid('measured', 'maker').required(),
+  instrument: Joi.string().max(60),
+  since: Joi.string().isoDate(),
+  by: Joi.string().max(40),
+})
+
+/** What hangs there, as a client tells it; what is not given is the family’s book figure or what is usual. */
+export const HARDWARE = Joi.object<Hardware>({
+  family: Joi.string().required(),
+  end: Joi.string().valid('front', 'rear').required(),
+  dimensions: Joi.object().pattern(Joi.string(), DIMENSION).default({}),
+  traits: Joi.object().pattern(Joi.string(), Joi.string().max(40)),
+  practiceSeed: Joi.number().integer().min(0),
+})

@@ -1,0 +1,91 @@
+/** A folder of the house and the folders it may import from. What is not listed is not allowed. */
+export type Arrows = Readonly<Record<string, readonly string[]>>
+
+const PHYSICS = ['outcome', 'quantity', 'calculation', 'mechanics', 'linkages', 'reference', 'calculations'] as const
+const CAPABILITIES = ['cable', 'match', 'mount', 'pads'] as const
+const OWN_STAND = [...PHYSICS, 'brake', 'bench', ...CAPABILITIES] as const
+
+/** Inside the core, from the ground up: physics, what a brake is, capabilities, families, and the rooms above them. */
+export const CORE: Arrows = {
+  outcome: [],
+  quantity: ['outcome'],
+  calculation: ['outcome'],
+  mechanics: [],
+  linkages: ['outcome', 'mechanics'],
+  reference: ['outcome', 'calculation'],
+  calculations: ['outcome', 'calculation', 'mechanics', 'linkages', 'reference'],
+  brake: ['outcome', 'quantity', 'calculation', 'mechanics', 'reference'],
+  drawer: ['outcome', 'quantity'],
+  stand: ['outcome', 'quantity', 'reference', 'brake'],
+  match: ['outcome', 'calculation', 'calculations', 'mechanics', 'brake'],
+  cable: ['outcome', 'calculation', 'calculations', 'brake', 'match'],
+  bench: ['calculation', 'brake', 'cable', 'match'],
+  mount: ['outcome', 'calculation', 'calculations', 'reference', 'drawer', 'brake', 'bench'],
+  pads: ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'stand', 'cable'],
+  'families/rim': OWN_STAND,
+  'families/disc': OWN_STAND,
+  'families/linear-pull': [...OWN_STAND, 'families/rim'],
+  'families/cantilever': [...OWN_STAND, 'families/rim'],
+  'families/centre-pull': [...OWN_STAND, 'families/rim'],
+  'families/dual-pivot': [...OWN_STAND, 'families/rim'],
+  'families/single-pivot': [...OWN_STAND, 'families/rim'],
+  'dial-in': ['brake', 'stand'],
+  'run-sheet': ['outcome', 'quantity', 'reference', 'brake', 'stand', 'bench', 'cable', 'dial-in'],
+  tape: ['outcome', 'quantity', 'brake', 'stand'],
+  sheet: ['quantity', 'calculation', 'reference', 'stand', 'run-sheet', 'dial-in'],
+  simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand', 'families/rim'],
+  workshop: [
+    'outcome',
+    'brake',
+    'bench',
+    'stand',
+    'dial-in',
+    'run-sheet',
+    'families/linear-pull',
+    'families/cantilever',
+    'families/centre-pull',
+    'families/dual-pivot',
+    'families/single-pivot',
+  ],
+}
+
+/** Inside the web. All of it may use the core by name; `panels` are what capabilities show, the Stand only lists them. */
+export const WEB: Arrows = {
+  main: ['app', 'data'],
+  app: ['data'],
+  data: ['app'],
+  ui: ['app'],
+  drawing: [],
+  drafts: ['data'],
+  tape: ['app', 'data', 'ui'],
+  panels: ['app', 'data', 'drafts', 'drawing', 'ui'],
+  stand: ['app', 'data', 'drafts', 'drawing', 'panels', 'tape', 'ui'],
+  rack: ['app', 'data', 'drawing', 'ui'],
+  drawer: ['app', 'data', 'drawing', 'ui'],
+  handbook: ['app', 'ui'],
+  print: ['app', 'data', 'drawing', 'ui'],
+}
+
+/** Inside the server: one folder a resource. */
+export const SERVER: Arrows = {
+  main: ['app'],
+  app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs'],
+  db: [],
+  bicycles: ['app', 'brakes', 'db', 'jobs'],
+  brakes: ['app', 'db', 'jobs'],
+  calculations: ['app'],
+  drawer: ['app', 'db'],
+  families: [],
+  jobs: ['app', 'db', 'drawer'],
+  demo: [],
+}
+
+/** Rooms that know brakes only through their interface: no name of any one kind of brake stands in them. */
+export const KNOW_NO_BRAKE = [
+  'core/src/dial-in',
+  'core/src/run-sheet',
+  'core/src/tape',
+  'core/src/sheet',
+  'web/src/stand',
+  'web/src/drawing',
+] as const

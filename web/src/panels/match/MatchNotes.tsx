@@ -1,0 +1,75 @@
+import type { Worked } from '@overhaul/core/calculation/calculation'
+import { leverMatchAt } from '@overhaul/core/match/judge'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { showQuantity } from '@overhaul/core/stand/describe'
+import { Mark } from '../../drawing/Mark.tsx'
+import { Label, Press, Slate, Table } from '../../ui/parts.tsx'
+
+interface Props {
+  readonly job: Job
+  readonly length: LengthUnit
+  readonly onWorked: (title: string, worked: readonly Worked[]) => void
+}
+
+/** Lever, brake, wheel and rider together, worked out from what is known of them so far. */
+export function MatchNotes({ job, length, onWorked }: Props) {
+  const match = leverMatchAt(job)
+  if (!match.ok) return <p>{match.error.message}</p>
+  const {
+    verdict,
+    say,
+    remedy,
+    contactTravelMm,
+    contactShare,
+    reserveMm,
+    leverage,
+    torqueNmPerN,
+    handForceN,
+    decelerationG,
+    setting,
+    wetHandForceN,
+    wetDecelerationG,
+    worked,
+  } = match.value
+  const measured = ['leverPull', 'leverFinger', 'leverReach', 'ridersMass'].every((id) => job.state.readings[id])
+  const figures: readonly (readonly [string, string])[] = [
+    [
+      `finger travel at contact, ${setting}`,
+      `${showQuantity(contactTravelMm, 'mm', length)}, ${Math.round(100 * contactShare)} % of the reach`,
+    ],
+    ['reserve at the squeeze this stop needs', showQuantity(reserveMm, 'mm', length)],
+    ['lever, finger over cable arm', `${leverage.toFixed(2)} : 1`],
+    ...(job.model.contactRatio === undefined
+      ? []
+      : [['linkage, cable over pads', `${job.model.contactRatio.toFixed(2)} : 1`] as const]),
+    ['braking torque for 100 N of cable', `${(100 * torqueNmPerN).toFixed(0)} N·m`],
+    [`finger force for ${decelerationG.toFixed(2)} g`, `${Math.round(handForceN)} N`],
+    [`the same in the wet, for ${wetDecelerationG.toFixed(2)} g`, `${Math.round(wetHandForceN)} N`],
+  ]
+  return (
+    <section aria-label="Lever and brake">
+      <Label>Lever and brake</Label>
+      <p style={{ display: 'grid', gridTemplateColumns: '26px 1fr', gap: 8, alignItems: 'start' }}>
+        <Mark shape={verdict === 'fits' ? 'in' : 'high'} size={22} />
+        <span>
+          {say} {remedy}
+        </span>
+      </p>
+      {!measured && <Slate>Worked out from typical figures where nothing is measured yet.</Slate>}
+      <Table>
+        <tbody>
+          {figures.map(([title, value]) => (
+            <tr key={title}>
+              <td>{title}</td>
+              <td style={{ font: '600 20px/1.2 var(--label)', whiteSpace: 'nowrap' }}>{value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Press quiet onPress={() => onWorked('lever and brake', worked)}>
+        Working
+      </Press>
+    </section>
+  )
+}

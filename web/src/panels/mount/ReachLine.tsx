@@ -1,0 +1,60 @@
+import type { Worked } from '@overhaul/core/calculation/calculation'
+import type { Reach } from '@overhaul/core/mount/reach'
+import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
+import { showQuantity } from '@overhaul/core/stand/describe'
+import { Mark } from '../../drawing/Mark.tsx'
+import { WindowGauge } from '../../drawing/WindowGauge.tsx'
+import { Label, Press, Slate } from '../../ui/parts.tsx'
+import type { NotesProps } from '../notes.ts'
+
+interface Props {
+  readonly reach: Reach
+  readonly length: LengthUnit
+  readonly onWorked: (title: string, worked: readonly Worked[]) => void
+}
+
+/** How far the pads reach, once both lengths are measured. */
+export const ReachNotes = ({ plans, length, onWorked }: NotesProps) =>
+  plans.reach ? <ReachLine reach={plans.reach} length={length} onWorked={onWorked} /> : null
+
+/** Where in its slot the pad will stand: the same gauge as every measured thing, its window the slot. */
+function ReachLine({ reach, length, onWorked }: Props) {
+  const { neededMm, slotLowMm, slotHighMm, fits, position, marginMm } = reach
+  const mark = fits ? 'in' : position < 0 ? 'low' : 'high'
+  const margin = Math.max(5, slotHighMm - slotLowMm)
+  return (
+    <section aria-label="Reach">
+      <Label>Will the pads reach?</Label>
+      <div style={{ display: 'grid', gridTemplateColumns: '26px 1fr 110px', gap: 8, alignItems: 'center' }}>
+        <Mark shape={mark} size={22} />
+        <WindowGauge
+          label="reach needed, in the slot of the brake"
+          low={Math.min(slotLowMm, neededMm) - margin / 2}
+          high={Math.max(slotHighMm, neededMm) + margin / 2}
+          window={{ reading: 'reach', low: slotLowMm, high: slotHighMm, target: neededMm, because: [] }}
+          bracket
+          value={neededMm}
+          sd={0.5}
+          mark={mark}
+          expected={[]}
+          earlier={[]}
+          draft={undefined}
+          tick={(each) => formatNumber(each, shownUnit('mm', length), length === 'in' ? 2 : 0)}
+          valueText={showQuantity(neededMm, 'mm', length)}
+        />
+        <b style={{ font: '600 26px/1 var(--label)', textAlign: 'right' }}>{showQuantity(neededMm, 'mm', length)}</b>
+      </div>
+      <p>{reach.say}</p>
+      {reach.instead.length > 0 && !fits && (
+        <p>
+          Would reach: {reach.instead.map(([low, high]) => `${low}–${high} mm`).join(', ')}{' '}
+          <Slate>common ranges, from memory</Slate>
+        </p>
+      )}
+      {fits && marginMm < 1 && <p>Less than 1 mm to the end of the slot: little is left to move when pads wear.</p>}
+      <Press quiet onPress={() => onWorked('reach', reach.worked)}>
+        Working
+      </Press>
+    </section>
+  )
+}
