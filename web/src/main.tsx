@@ -7,8 +7,9 @@ import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { NotFound } from './app/NotFound.tsx'
 import { Shell } from './app/Shell.tsx'
+import { startChanges } from './data/changes.ts'
 import { startOutbox } from './data/outbox.ts'
-import { catchUp, queryClient } from './data/queries.ts'
+import { catchUp, queryClient, refreshBicycle } from './data/queries.ts'
 
 const page = (load: () => Promise<{ default: () => React.ReactNode }>) => async () => ({
   Component: (await load()).default,
@@ -20,6 +21,8 @@ const router = createBrowserRouter([
     errorElement: <NotFound />,
     children: [
       { path: '/', lazy: page(() => import('./rack/RackPage.tsx')) },
+      { path: '/bicycles/new', lazy: page(() => import('./hardware/NewBicyclePage.tsx')) },
+      { path: '/bicycles/:bicycleId', lazy: page(() => import('./hardware/HardwarePage.tsx')) },
       { path: '/stand/:jobId', lazy: page(() => import('./stand/StandPage.tsx')) },
       { path: '/jobs/:jobId/sheet', lazy: page(() => import('./print/SheetPage.tsx')) },
       { path: '/drawer', lazy: page(() => import('./drawer/DrawerPage.tsx')) },
@@ -30,6 +33,7 @@ const router = createBrowserRouter([
 ])
 
 startOutbox(catchUp).catch((error) => console.error(error))
+startChanges(refreshBicycle).catch((error) => console.error(error))
 
 const root = document.getElementById('root')
 if (root) {

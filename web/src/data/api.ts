@@ -63,12 +63,32 @@ export interface RackBicycle {
   readonly id: string
   readonly name: string
   readonly description: string
+  /** Taken off the rack; null while it hangs there. */
+  readonly retiredAt: string | null
   readonly brakes: readonly {
     readonly id: string
     readonly end: End
     readonly family: string
     readonly job: JobRow | null
   }[]
+}
+
+/** A brake that hangs on a bicycle, or hung there before, with its jobs. */
+export interface BrakeRecord {
+  readonly id: string
+  readonly end: End
+  readonly hardware: Hardware
+  /** Another brake hangs there since; null while this one does. */
+  readonly retiredAt: string | null
+  readonly jobs: readonly Pick<JobRow, 'id' | 'number' | 'openedAt' | 'releasedAt' | 'closedAt'>[]
+}
+
+export interface BicycleRecord {
+  readonly id: string
+  readonly name: string
+  readonly description: string
+  readonly retiredAt: string | null
+  readonly brakes: readonly BrakeRecord[]
 }
 
 export interface HeldPart {
@@ -105,14 +125,22 @@ export interface JobRecord {
   readonly entries: readonly Entry[]
 }
 
+/** Something asked of the server that may wait and be asked again. */
+export interface Request {
+  readonly method: 'POST' | 'PUT' | 'PATCH'
+  readonly path: string
+  readonly body: unknown
+}
+
+export const send = ({ method, path, body }: Request): Promise<unknown> => call(method, path, body)
+
 export const api = {
   rack: () => call<readonly RackBicycle[]>('GET', 'bicycles'),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
   entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),
   append: (id: string, entries: readonly Entry[]) =>
     call<{ accepted: readonly string[]; known: readonly string[] }>('POST', `jobs/${id}/entries`, entries),
-  newBicycle: (name: string, description: string) => call<{ id: string }>('POST', 'bicycles', { name, description }),
-  newBrake: (bicycleId: string, hardware: Hardware) => call<{ id: string }>('POST', 'brakes', { bicycleId, hardware }),
+  bicycle: (id: string) => call<BicycleRecord>('GET', `bicycles/${id}`),
   drawer: () => call<readonly Part[]>('GET', 'drawer'),
   newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),
   changePart: (id: string, change: Partial<PartShape>) => call<Part>('PATCH', `drawer/${id}`, change),

@@ -17,7 +17,7 @@ const refuse = (field: string) =>
   Response.json({ error: { code: 'out-of-range', field, message: 'Too wide.' } }, { status: 400 })
 
 async function stored(): Promise<readonly string[]> {
-  const db = await openDB('overhaul', 1)
+  const db = await openDB('overhaul', 2)
   const keys = (await db.getAllKeys('waiting')) as string[]
   db.close()
   return keys.sort()
@@ -51,7 +51,7 @@ beforeEach(() => {
 afterEach(async () => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
-  const db = await openDB('overhaul', 1)
+  const db = await openDB('overhaul', 2)
   if (db.objectStoreNames.contains('waiting')) await db.clear('waiting')
   db.close()
 })

@@ -1,8 +1,8 @@
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Entry } from '@overhaul/core/stand/entries'
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { useSyncExternalStore } from 'react'
 import { ApiFault, api } from './api.ts'
+import { openStore } from './browser-store.ts'
 
 /** An entry written here and not yet in the workshop's log. */
 export interface Waiting {
@@ -13,24 +13,10 @@ export interface Waiting {
   readonly refused?: Fault
 }
 
-interface Schema extends DBSchema {
-  waiting: { key: string; value: Waiting }
-}
-
 type Sent = (jobId: string) => Promise<void>
 
 const RETRY_MS = 2000
 const MOST_AT_ONCE = 100
-
-let database: Promise<IDBPDatabase<Schema>> | undefined
-const open = () => {
-  database ??= openDB<Schema>('overhaul', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('waiting', { keyPath: 'entry.id' })
-    },
-  })
-  return database
-}
 
 let waiting: readonly Waiting[] = []
 let away = false
@@ -57,7 +43,7 @@ function tell(next: readonly Waiting[], nowAway = away): void {
 /** Reads what an earlier visit of this screen left, and begins to send it. `sent` refreshes a job's log. */
 export async function startOutbox(sent: Sent): Promise<void> {
   onSent = sent
-  const left = await (await open()).getAll('waiting')
+  const left = await (await openStore()).getAll('waiting')
   order = left.reduce((last, each) => Math.max(last, each.order + 1), 0)
   tell([...left.sort((a, b) => a.order - b.order), ...waiting])
   window.addEventListener('online', () => send())
@@ -68,7 +54,7 @@ export async function startOutbox(sent: Sent): Promise<void> {
 export async function put(jobId: string, entries: readonly Entry[]): Promise<void> {
   const added = entries.map((entry): Waiting => ({ order: order++, jobId, entry }))
   tell([...waiting, ...added])
-  const store = (await open()).transaction('waiting', 'readwrite')
+  const store = (await openStore()).transaction('waiting', 'readwrite')
   await Promise.all([...added.map((each) => store.store.put(each)), store.done])
   await send()
 }
@@ -76,7 +62,7 @@ export async function put(jobId: string, entries: readonly Entry[]): Promise<voi
 /** Drops an entry the server refused. */
 export async function drop(id: string): Promise<void> {
   tell(waiting.filter(({ entry }) => entry.id !== id))
-  await (await open()).delete('waiting', id)
+  await (await openStore()).delete('waiting', id)
 }
 
 async function send(): Promise<void> {
@@ -116,14 +102,14 @@ async function sendBatch(batch: readonly Waiting[]): Promise<void> {
   await onSent(jobId)
   const gone = new Set(batch.map(({ entry }) => entry.id))
   tell(waiting.filter(({ entry }) => !gone.has(entry.id)))
-  const store = (await open()).transaction('waiting', 'readwrite')
+  const store = (await openStore()).transaction('waiting', 'readwrite')
   await Promise.all([...[...gone].map((id) => store.store.delete(id)), store.done])
 }
 
 async function markRefused(each: Waiting, refused: Fault): Promise<void> {
   const marked = { ...each, refused }
   tell(waiting.map((other) => (other.entry.id === each.entry.id ? marked : other)))
-  await (await open()).put('waiting', marked)
+  await (await openStore()).put('waiting', marked)
 }
 
 const subscribe = (listener: () => void) => {

@@ -23,6 +23,16 @@ export const useRack = () => useQuery({ queryKey: RACK, queryFn: api.rack, refet
 export const useJobRecord = (id: string) =>
   useQuery({ queryKey: jobKey(id), queryFn: () => api.job(id), staleTime: Number.POSITIVE_INFINITY })
 
+export const useBicycle = (id: string) => useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id) })
+
+/** A bicycle was changed: it, the rack and the jobs open on it are read again. */
+export const refreshBicycle = (id: string) =>
+  Promise.all([
+    queryClient.invalidateQueries({ queryKey: ['bicycle', id] }),
+    queryClient.invalidateQueries({ queryKey: ['job'] }),
+    refreshRack(),
+  ])
+
 export const refreshRack = () => queryClient.invalidateQueries({ queryKey: RACK })
 
 /** Adds entries heard of to a job's record; what was known already changes nothing. */
@@ -39,6 +49,11 @@ export function heard(jobId: string, entries: readonly Entry[]): void {
 export function renamed(jobId: string, bicycle: JobRecord['bicycle']): void {
   queryClient.setQueryData<JobRecord>(jobKey(jobId), (record) => record && { ...record, bicycle })
   refreshRack().catch(() => undefined)
+}
+
+/** The brake of a job was measured again, here or elsewhere. */
+export function remeasured(jobId: string, hardware: JobRecord['hardware']): void {
+  queryClient.setQueryData<JobRecord>(jobKey(jobId), (record) => record && { ...record, hardware })
 }
 
 /** Fetches what a job's record still lacks. */

@@ -1,7 +1,7 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
 import type { JobRecord } from './api.ts'
-import { catchUp, heard, knownLast, renamed } from './queries.ts'
+import { catchUp, heard, knownLast, remeasured, renamed } from './queries.ts'
 
 const SILENCE_MS = 30_000
 const AGAIN_MS = 1500
@@ -32,6 +32,10 @@ export function useJobStream(jobId: string, ready: boolean): void {
       })
       source.addEventListener('bicycle', (event) => {
         renamed(jobId, JSON.parse((event as MessageEvent<string>).data) as JobRecord['bicycle'])
+        again(SILENCE_MS)
+      })
+      source.addEventListener('hardware', (event) => {
+        remeasured(jobId, JSON.parse((event as MessageEvent<string>).data) as JobRecord['hardware'])
         again(SILENCE_MS)
       })
       source.addEventListener('beat', () => again(SILENCE_MS))

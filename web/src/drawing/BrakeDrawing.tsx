@@ -237,7 +237,7 @@ function Dimension({ line, scale }: { line: DimensionLine; scale: Scale }) {
       d={`M${x1},${y1}L${x2},${y2}`}
       fill="none"
       stroke={line.strong ? 'var(--predicted)' : 'var(--ink)'}
-      strokeWidth={line.strong ? 3 : 1}
+      strokeWidth={line.strong ? 2 : 1}
       markerStart={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
       markerEnd={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
     />

@@ -5,9 +5,9 @@ import styled from 'styled-components'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
 import { MarkShape, markWords } from '../drawing/Mark.tsx'
+import { WaitingChanges } from '../hardware/Waiting.tsx'
 import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
-import { NewBicycle } from './NewBicycle.tsx'
 
 const Tools = styled.div`
   display: flex;
@@ -52,9 +52,14 @@ const Tag = styled.li`
     height: 14px;
     border-left: 1.5px solid var(--ink);
   }
-  h2 {
+  h2 a {
+    display: flex;
+    align-items: center;
+    min-height: 44px;
     font: 600 24px/1.1 var(--label);
-    padding-top: 10px;
+    text-decoration: underline dotted var(--control);
+    text-underline-offset: 4px;
+    color: inherit;
   }
 `
 const BrakeRow = styled.div`
@@ -78,7 +83,8 @@ export default function RackPage() {
   const rack = useRack()
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState<FilterId>('all')
-  const [adding, setAdding] = useState(false)
+  const navigate = useNavigate()
+  const addBicycle = () => navigate('/bicycles/new')
   const sought = useDeferredValue(search)
   const found = useMemo(
     () => (rack.data ?? []).filter((each) => matches(each, sought, filter)),
@@ -102,9 +108,9 @@ export default function RackPage() {
           ))}
         </Filters>
         <span style={{ marginLeft: 'auto' }} />
-        {!adding && <Press onPress={() => setAdding(true)}>New bicycle</Press>}
+        <Press onPress={addBicycle}>New bicycle</Press>
       </Tools>
-      {adding && <NewBicycle onClose={() => setAdding(false)} />}
+      <WaitingChanges />
       {rack.isLoading && <Slate>Fetching the rack…</Slate>}
       {rack.error && !rack.data && (
         <div>
@@ -112,11 +118,11 @@ export default function RackPage() {
           <Press onPress={() => rack.refetch()}>Try again</Press>
         </div>
       )}
-      {rack.data?.length === 0 && !adding && (
+      {rack.data?.length === 0 && (
         <div style={{ display: 'grid', gap: 12, justifyItems: 'start', padding: '40px 0' }}>
           <Label>The rail is empty</Label>
           <p>Hang up the first bicycle: its number, its brakes, and what was measured of them.</p>
-          <Press go onPress={() => setAdding(true)}>
+          <Press go onPress={addBicycle}>
             New bicycle
           </Press>
         </div>
@@ -153,7 +159,11 @@ export default function RackPage() {
 function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
   return (
     <Tag>
-      <h2>{bicycle.name}</h2>
+      <h2>
+        <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
+          {bicycle.name}
+        </Link>
+      </h2>
       <Slate>{bicycle.description}</Slate>
       {bicycle.brakes.map((brake) => (
         <BrakeRow key={brake.id}>

@@ -13,11 +13,24 @@ const job = (more: Partial<JobRow>): JobRow => ({
   summary: { stations: [{ id: 'centre', title: 'Centre', mark: 'low' }], nextSay: '' },
   ...more,
 })
-const bicycle = (row: JobRow | null): RackBicycle => ({
+const bicycle = (row: JobRow | null, retiredAt: string | null = null): RackBicycle => ({
   id: 'x',
   name: 'Hire 07',
   description: 'Diamond frame, 37-622',
+  retiredAt,
   brakes: [{ id: 'b', end: 'rear', family: 'linear-pull', job: row }],
+})
+
+describe('a bicycle off the rack', () => {
+  it.each<[FilterId, boolean]>([
+    ['all', false],
+    ['open', false],
+    ['out', false],
+    ['retired', true],
+  ])('in %s: %s', (filter, shown) => {
+    expect(matches(bicycle(job({}), '2026-03-02T09:00:00Z'), 'hire', filter)).toBe(shown)
+    expect(matches(bicycle(job({})), 'hire', filter)).toBe(!shown)
+  })
 })
 
 describe('the rack’s search', () => {

@@ -7,6 +7,7 @@ export const FILTERS = [
   { id: 'out', title: 'out of window' },
   { id: 'unfit', title: 'not to be ridden' },
   { id: 'released', title: 'released' },
+  { id: 'retired', title: 'off the rack' },
 ] as const
 
 export type FilterId = (typeof FILTERS)[number]['id']
@@ -14,6 +15,7 @@ export type FilterId = (typeof FILTERS)[number]['id']
 const jobsOf = (bicycle: RackBicycle) => bicycle.brakes.flatMap(({ job }) => (job ? [job] : []))
 
 function inPart(bicycle: RackBicycle, filter: FilterId): boolean {
+  if (filter === 'retired' || bicycle.retiredAt !== null) return filter === 'retired' && bicycle.retiredAt !== null
   const jobs = jobsOf(bicycle)
   const open = jobs.filter((job) => !job.releasedAt && !job.closedAt)
   if (filter === 'unfit') return jobs.some((job) => job.closedAt)

@@ -1,4 +1,4 @@
-import { useParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { SubjectLine } from '../app/Shell.tsx'
 import { useJob } from '../data/use-job.ts'
@@ -36,7 +36,10 @@ export default function StandPage() {
   return (
     <>
       <SubjectLine>
-        {bicycle.name} · {hardware.end} · {hardware.family} · job {job.number}
+        <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
+          {bicycle.name}
+        </Link>{' '}
+        · {hardware.end} · {hardware.family} · job {job.number}
       </SubjectLine>
       <Stand key={jobId} open={state.open} />
     </>

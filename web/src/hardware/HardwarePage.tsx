@@ -1,0 +1,167 @@
+import type { End } from '@overhaul/core/brake/dimension'
+import type { Family } from '@overhaul/core/brake/family'
+import { type Dimension, fitHardware } from '@overhaul/core/stand/hardware'
+import { changedBy, type HardwareChange } from '@overhaul/core/stand/history'
+import { FAMILIES } from '@overhaul/core/workshop/families'
+import { checkHardware } from '@overhaul/core/workshop/open'
+import { useMemo, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { SubjectLine } from '../app/Shell.tsx'
+import { useSettings } from '../app/settings.ts'
+import type { BicycleRecord, BrakeRecord } from '../data/api.ts'
+import { type Change, change, useChanges } from '../data/changes.ts'
+import { useBicycle } from '../data/queries.ts'
+import { useKept } from '../data/use-kept.ts'
+import { Options } from '../ui/Options.tsx'
+import { Complaint, Page, Press, Slate } from '../ui/parts.tsx'
+import { Figures, WriteDown } from './Figures.tsx'
+import { readFigures, showFigure, type Typed, unitWords, withTyped } from './figures.ts'
+import { Hanging } from './Hanging.tsx'
+import { Bench, Column, Ends } from './layout.ts'
+import { Naming } from './Naming.tsx'
+import { ShapeDrawing } from './ShapeDrawing.tsx'
+import { WaitingChanges } from './Waiting.tsx'
+
+const ENDS = [
+  { id: 'front', title: 'front' },
+  { id: 'rear', title: 'rear' },
+] as const
+
+/** A bicycle's hardware sheet: what it is called, what hangs at each end, and what was measured of it. */
+export default function HardwarePage() {
+  const { bicycleId = '' } = useParams()
+  const { data: bicycle, error, refetch } = useBicycle(bicycleId)
+  const [end, setEnd] = useState<End>('front')
+  if (!bicycle) {
+    return (
+      <Page>
+        {error ? (
+          <>
+            <h1>This bicycle cannot be shown</h1>
+            <Complaint>{error.message}</Complaint>
+            <Press onPress={() => refetch()}>Try again</Press>
+            <Link to="/">To the rack</Link>
+          </>
+        ) : (
+          <Slate>Fetching the bicycle…</Slate>
+        )}
+      </Page>
+    )
+  }
+  const hanging = bicycle.brakes.find((each) => each.end === end && each.retiredAt === null)
+  const family = FAMILIES.find(({ id }) => id === hanging?.hardware.family)
+  return (
+    <Page>
+      <SubjectLine>
+        {bicycle.name} · hardware{bicycle.retiredAt && ' · off the rack'}
+      </SubjectLine>
+      <Ends>
+        <div style={{ flex: 1, minWidth: 220 }}>
+          <h1 style={{ font: '600 28px/1.1 var(--label)' }}>{bicycle.name}</h1>
+          <Slate>{bicycle.description}</Slate>
+        </div>
+        <Options legend="end" options={ENDS} value={end} onChange={(id) => setEnd(id as End)} />
+        <Naming key={bicycle.name} bicycle={bicycle} />
+      </Ends>
+      <WaitingChanges about={bicycle.id} />
+      {hanging && family ? (
+        <BrakeSheet key={hanging.id} bicycle={bicycle} brake={hanging} family={family} />
+      ) : (
+        <Hanging key={end} bicycle={bicycle} end={end} hanging={undefined} />
+      )}
+    </Page>
+  )
+}
+
+/** What waits to be written of this brake, so that the sheet already shows it. */
+const waitingOf = (waiting: readonly Change[], path: string): readonly HardwareChange[] =>
+  waiting.flatMap((each) =>
+    each.path === path && !each.refused ? (each.body as { changes: readonly HardwareChange[] }).changes : [],
+  )
+
+function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake: BrakeRecord; family: Family }) {
+  const { length, by } = useSettings()
+  const { waiting } = useChanges()
+  const [typed, setTyped] = useKept<Typed>(`overhaul.figures.${brake.id}`, {})
+  const [inHand, setInHand] = useState<string>()
+  const [fault, setFault] = useState<string>()
+  const path = `brakes/${brake.id}`
+  const hardware = useMemo(() => {
+    const changed = changedBy(brake.hardware, waitingOf(waiting, path))
+    return changed.ok ? changed.value : brake.hardware
+  }, [brake, waiting, path])
+  const model = useMemo(() => {
+    const following = fitHardware(family, withTyped(family, hardware, typed, length))
+    return following.ok ? following : fitHardware(family, hardware)
+  }, [family, hardware, typed, length])
+  if (!model.ok) return <Complaint>{model.error.message}</Complaint>
+
+  const specOf = (id: string) => family.dimensions.find((each) => each.id === id)
+  const write = (changes: readonly HardwareChange[], says: string, undo: readonly HardwareChange[]): boolean => {
+    const changed = changedBy(hardware, changes)
+    const checked = changed.ok ? checkHardware(changed.value) : changed
+    if (!checked.ok) {
+      setFault(checked.error.message)
+      return false
+    }
+    setFault(undefined)
+    change({
+      method: 'PATCH',
+      path,
+      body: { changes },
+      about: bicycle.id,
+      says: `${bicycle.name} ${brake.end}: ${says}`,
+      undo: [{ method: 'PATCH', path, body: { changes: undo } }],
+    })
+    return true
+  }
+  const writeDown = () => {
+    const read = readFigures(family, typed, length)
+    if (!read.ok) return setFault(read.error.message)
+    const since = new Date().toISOString()
+    const changes = Object.entries(read.value).map(
+      ([dimension, value]): HardwareChange => ({ dimension, value, provenance: 'measured', since, by }),
+    )
+    const says = Object.entries(read.value)
+      .map(([id, value]) => {
+        const spec = specOf(id)
+        return spec ? `${spec.title} ${showFigure(spec, value, length)} ${unitWords(spec, length)}` : id
+      })
+      .join(', ')
+    const undo = changes.map(({ dimension }): HardwareChange => ({ dimension, takeBack: since }))
+    if (write(changes, says, undo)) setTyped(() => ({}))
+  }
+  const takeBack = (id: string, known: Dimension) => {
+    const { value, provenance, since = '', by: whose = by } = known
+    write([{ dimension: id, takeBack: since }], `${specOf(id)?.title} taken back`, [
+      { dimension: id, value, provenance, since, by: whose },
+    ])
+  }
+  const spec = inHand === undefined ? undefined : specOf(inHand)
+  return (
+    <Bench>
+      <ShapeDrawing model={model.value} inHand={inHand} said={spec?.title ?? `${family.title}, as its figures say`} />
+      <Column>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault()
+            writeDown()
+          }}
+        >
+          <Figures
+            family={family}
+            hardware={hardware}
+            model={model.value}
+            typed={typed}
+            onType={(id, text) => setTyped((now) => ({ ...now, [id]: text }))}
+            onHand={setInHand}
+            onTakeBack={takeBack}
+          />
+          {fault && <Complaint>{fault}</Complaint>}
+          <WriteDown typed={typed} words="Write down what was measured" />
+        </form>
+        <Hanging key={brake.id} bicycle={bicycle} end={brake.end} hanging={brake} />
+      </Column>
+    </Bench>
+  )
+}

@@ -1,0 +1,42 @@
+import type { BrakeModel } from '@overhaul/core/brake/model'
+import { useMemo } from 'react'
+import styled from 'styled-components'
+import { changeSettings, useSettings } from '../app/settings.ts'
+import { upright } from '../app/theme.ts'
+import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
+import { Hatches } from '../drawing/Hatches.tsx'
+import { scaleBar } from '../drawing/ScaleBar.tsx'
+import { frameOf } from './figures.ts'
+
+const Place = styled.div`
+  position: sticky;
+  top: 0;
+  aspect-ratio: 770 / 446;
+  width: 100%;
+  ${upright} {
+    position: static;
+  }
+`
+const nothing = () => undefined
+
+/** The brake as its figures say, to scale, with what the field in hand is measured between. */
+export function ShapeDrawing({ model, inHand, said }: { model: BrakeModel; inHand: string | undefined; said: string }) {
+  const { flipped, length } = useSettings()
+  const frame = useMemo(() => ({ ...frameOf(model, inHand), insets: [] }), [model, inHand])
+  return (
+    <Place>
+      <Hatches />
+      <BrakeDrawing
+        frame={frame}
+        ghosts={[]}
+        leaders={[]}
+        notes={[]}
+        flipped={flipped}
+        scaleBar={scaleBar(length)}
+        caption={said}
+        onFlip={() => changeSettings({ flipped: !flipped })}
+        onPick={nothing}
+      />
+    </Place>
+  )
+}
