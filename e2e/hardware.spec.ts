@@ -13,7 +13,7 @@ test('what is measured later is written down with when and by whom, shown on the
 }) => {
   await page.goto(shop.url)
   await page.getByRole('link', { name: 'Hardware of Hire 07' }).click()
-  const arm = page.getByLabel('boss to cable point')
+  const arm = page.getByRole('textbox', { name: 'boss to cable point' })
   await arm.fill('98')
   await expect(page.locator('[data-dimension="armMm"]')).toBeAttached()
   await expect(page.getByText('instead of 105.0 mm')).toBeVisible()

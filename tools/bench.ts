@@ -8,11 +8,14 @@ import { planMount } from '@overhaul/core/mount/plan'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { driftOutline } from '@overhaul/core/pads/drift-outline'
 import { driftOf } from '@overhaul/core/pads/pads'
+import { runLine } from '@overhaul/core/run-sheet/line'
+import { sheetOf } from '@overhaul/core/run-sheet/status'
 import { habitOf } from '@overhaul/core/simulate/habit'
 import { type Bicycle, bookBicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
 import { fold } from '@overhaul/core/stand/fold'
 import { BRIDGE } from '@overhaul/core/testing/mount'
 import { FAMILIES, findFamily } from '@overhaul/core/workshop/families'
+import { openJob } from '@overhaul/core/workshop/open'
 import { type Line, quantile } from './bench-lines.ts'
 import { benchServer } from './bench-server.ts'
 
@@ -64,6 +67,19 @@ function frameLine(bicycle: Bicycle): Line {
     unit: 'ms',
     limit: 0.2,
   }
+}
+
+function sheetLine(bicycle: Bicycle): Line {
+  const { family } = bicycle
+  const { log } = longLog(bicycle)
+  const job = expectOk(openJob({ family: family.id, end: 'rear', dimensions: {} }, log))
+  const times = Array.from({ length: 2000 }, () => {
+    const start = performance.now()
+    sheetOf(job, job.advice)
+    runLine(job, job.advice)
+    return performance.now() - start
+  }).slice(200)
+  return { what: `sheet and run line together, p95: ${family.id}`, value: quantile(times, 0.95), unit: 'ms', limit: 1 }
 }
 
 function driftLine(): Line {
@@ -150,6 +166,7 @@ function plansLine(): Line {
 const lines: readonly Line[] = [
   ...bicycles.map(adviceLine),
   ...bicycles.map(frameLine),
+  ...bicycles.map(sheetLine),
   driftLine(),
   ...straddleLines(),
   plansLine(),

@@ -7,8 +7,10 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { type Act, findingsOf, stepStatus, stepsOn } from './next.ts'
+import { findingsOf } from './findings.ts'
+import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
+import { stepStatus, stepsOn } from './status.ts'
 
 const MOST_CABLE_MM = 60
 const MOST_TORQUE_NM = 60

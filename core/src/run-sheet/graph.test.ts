@@ -28,7 +28,9 @@ import {
 } from '../testing/stand.ts'
 import { FAMILIES } from '../workshop/families.ts'
 import { openJob, openStand } from '../workshop/open.ts'
-import { establishedAs, factsOf, runLine, sheetOf } from './next.ts'
+import { establishedAs, factsOf } from './facts.ts'
+import { runLine } from './line.ts'
+import { sheetOf } from './status.ts'
 
 const CALIPER: Hardware = { family: 'dual-pivot', end: 'rear', dimensions: {}, practiceSeed: 5 }
 const LINEAR: Hardware = { ...HARDWARE, practiceSeed: 11 }

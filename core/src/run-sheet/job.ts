@@ -7,9 +7,10 @@ import type { Learnt } from '../dial-in/layout.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { type Act, nextAct, rubbing } from './next.ts'
+import { type Act, nextAct } from './next.ts'
 import { placed } from './placed.ts'
 import { hardwareIn, type Stand } from './stand.ts'
+import { rubbing } from './status.ts'
 
 export type { Stand } from './stand.ts'
 

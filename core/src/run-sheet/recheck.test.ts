@@ -5,7 +5,8 @@ import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { confirm, HARDWARE, KIT, measured, PREPARED, reading, seen, turn, WHEEL, written } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
-import { runLine, sheetOf, stationInHand } from './next.ts'
+import { runLine, stationInHand } from './line.ts'
+import { sheetOf } from './status.ts'
 
 const job = (bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 

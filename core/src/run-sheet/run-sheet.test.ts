@@ -17,7 +17,7 @@ import {
   written,
 } from '../testing/stand.ts'
 import { learntFrom, openJob } from '../workshop/open.ts'
-import { runLine } from './next.ts'
+import { runLine } from './line.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const nextId = (...bodies: readonly EntryBody[]) => job(...bodies).next.step.id

@@ -2,7 +2,8 @@ import type { Move } from '../brake/adjuster.ts'
 import type { StationId } from '../brake/station.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { Job } from './job.ts'
-import { type Act, stationInHand } from './next.ts'
+import { stationInHand } from './line.ts'
+import type { Act } from './next.ts'
 
 /** What the Stand would say now, for whoever reads it by machine. Fields are added, never changed. */
 export interface Told {

@@ -11,7 +11,7 @@ import { written } from '../testing/stand.ts'
 import { toyFamily } from '../testing/toy.ts'
 import { admit } from './admit.ts'
 import { type Job, workOut } from './job.ts'
-import { runLine } from './next.ts'
+import { runLine } from './line.ts'
 import { standOf } from './stand.ts'
 
 const HARDWARE: Hardware = { family: 'toy', end: 'rear', dimensions: {} }

@@ -4,7 +4,8 @@ import type { EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
-import { findingsOf, sayFindings, sheetOf } from './next.ts'
+import { findingsOf, sayFindings } from './findings.ts'
+import { sheetOf } from './status.ts'
 
 /** A brake that is right in everything, ready to be signed. */
 const SOUND: readonly EntryBody[] = [

@@ -2,8 +2,10 @@ import { SOURCE_WORDS } from '../calculation/source.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
 import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
+import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
-import { findingsOf, type StepState, sayFindings, sheetOf } from '../run-sheet/next.ts'
+import { sheetOf } from '../run-sheet/status.ts'
+import type { StepState } from '../run-sheet/step-state.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. */

@@ -1,5 +1,5 @@
 import type { PartKindId } from '@overhaul/core/drawer/kinds'
-import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'

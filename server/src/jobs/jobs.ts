@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { findingsOf, runLine } from '@overhaul/core/run-sheet/next'
+import { findingsOf } from '@overhaul/core/run-sheet/findings'
+import { runLine } from '@overhaul/core/run-sheet/line'
 import { tellNext } from '@overhaul/core/run-sheet/told'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'

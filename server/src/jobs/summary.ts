@@ -1,6 +1,7 @@
 import type { Outcome } from '@overhaul/core/outcome/outcome'
+import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { runLine, sayFindings } from '@overhaul/core/run-sheet/next'
+import { runLine } from '@overhaul/core/run-sheet/line'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'

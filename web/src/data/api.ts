@@ -3,7 +3,7 @@ import type { Move, Part, PartShape } from '@overhaul/core/drawer/part'
 import type { BadRow } from '@overhaul/core/drawer/rows'
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
-import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 

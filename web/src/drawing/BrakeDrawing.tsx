@@ -1,25 +1,21 @@
-import type { DimensionLine, Frame, FrameLabel, Inset, Shape, Side } from '@overhaul/core/brake/frame'
+import type { Frame, Shape, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
-import { type Shape as MarkName, MarkShape } from './Mark.tsx'
+import {
+  Dimension,
+  type HandleNote,
+  INSET,
+  InsetDrawing,
+  LeaderLine,
+  type LeaderNote,
+  MoveLabel,
+  PartLabel,
+  ScrewLabel,
+  WIDTH,
+} from './annotations.tsx'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
-
-/** What a leader line carries: a reading’s value and its state. */
-export interface LeaderNote {
-  readonly reading: string
-  readonly text: string
-  readonly mark: MarkName
-}
-
-/** What stands beside an adjuster. */
-export interface HandleNote {
-  readonly adjuster: string
-  readonly text: string
-  /** A screw: what it was turned always stands there, and the arrow of its next turn beside it. */
-  readonly screw?: { readonly next?: { readonly amount: string; readonly clockwise: boolean } }
-}
 
 interface Props {
   readonly frame: Frame
@@ -35,14 +31,10 @@ interface Props {
   readonly onPick: (reading: string) => void
 }
 
-const WIDTH = 770
 const HEIGHT = 446
 const INSET_Y = 246
 const LEADER_Y = 206
 const LEADER_STEP = 58
-const INSET = { width: 132, height: 92, times: 6, wall: 34, step: 124 }
-/** A dimension line shorter than this, in pixels, is told by its leader and its inset. */
-const SHORTEST_LINE = 12
 
 /** Fits the frame's bounds into the drawing, true to scale. */
 function fitScale({ bounds }: Frame, flipped: boolean): Scale {
@@ -53,195 +45,6 @@ function fitScale({ bounds }: Frame, flipped: boolean): Scale {
   const x = scaleLinear([-1, 1], flipped ? [middle + k, middle - k] : [middle - k, middle + k])
   const y = scaleLinear([minY, minY + 1], [HEIGHT - 14, HEIGHT - 14 - k])
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
-}
-
-/** A small place drawn larger beside the true-scale drawing: a face, a pad, and what is between them. */
-function InsetDrawing({ x, y, inset, padOn, k }: { x: number; y: number; inset: Inset; padOn: Side; k: number }) {
-  const { width, height, times, wall } = INSET
-  const room = width - wall - 24
-  const apart = Math.min(room, inset.apartMm * k * times)
-  const wallX = padOn === 'left' ? x + width - wall : x
-  const face = padOn === 'left' ? wallX - apart : wallX + wall + apart
-  const back = padOn === 'left' ? x : x + width
-  return (
-    <g>
-      <rect x={x} y={y} width={width} height={height} fill="var(--sheet)" stroke="var(--control)" />
-      <rect
-        x={wallX}
-        y={y + 1}
-        width={wall}
-        height={height - 2}
-        fill="url(#hatch-metal)"
-        stroke="var(--ink)"
-        strokeWidth="1.6"
-      />
-      <rect
-        x={Math.min(face, back)}
-        y={y + 14}
-        width={Math.abs(back - face)}
-        height={height - 28}
-        fill="url(#hatch-rubber)"
-        stroke="var(--ink)"
-        strokeWidth="1.6"
-      />
-      {apart > 18 && (
-        <path
-          d={`M${padOn === 'left' ? wallX : wallX + wall},${y + height / 2}H${face}`}
-          stroke="var(--ink)"
-          markerEnd="url(#arrow)"
-          markerStart="url(#arrow)"
-        />
-      )}
-      <text
-        x={x + width / 2}
-        y={y + height + 18}
-        textAnchor="middle"
-        fontSize="16"
-        fontWeight="500"
-        style={{ fill: 'var(--slate)' }}
-      >
-        {inset.title}, {times} times larger
-      </text>
-    </g>
-  )
-}
-
-function LeaderLine({
-  leader,
-  to,
-  y,
-  onRight,
-  onPick,
-}: {
-  leader: LeaderNote
-  to: Point
-  y: number
-  onRight: boolean
-  onPick: () => void
-}) {
-  const elbow = onRight ? WIDTH - 214 : 214
-  const end = onRight ? WIDTH - 176 : 176
-  const text = onRight ? end + 8 : end - 8
-  const mark = onRight ? end + 92 : end - 92
-  return (
-    <g>
-      <path d={`M${elbow},${y}L${to[0]},${to[1]}`} fill="none" stroke="var(--ink)" markerEnd="url(#arrow)" />
-      <path d={`M${elbow},${y}H${end}`} stroke="var(--ink)" />
-      <text x={text} y={y + 10} textAnchor={onRight ? 'start' : 'end'} fontSize="30" fontWeight="600">
-        {leader.text}
-      </text>
-      <g transform={`translate(${mark},${y - 1})`}>
-        <MarkShape shape={leader.mark} />
-      </g>
-      {/* biome-ignore lint/a11y/useSemanticElements: a button cannot live inside an SVG */}
-      <rect
-        role="button"
-        tabIndex={-1}
-        aria-label={`enter ${leader.reading}`}
-        x={onRight ? end : end - 108}
-        y={y - 26}
-        width={108}
-        height={52}
-        fill="transparent"
-        style={{ cursor: 'pointer' }}
-        onClick={onPick}
-        onKeyDown={() => undefined}
-      />
-    </g>
-  )
-}
-
-function ScrewLabel({ note, at, onRight }: { note: HandleNote; at: Point; onRight: boolean }) {
-  const sign = onRight ? 1 : -1
-  const [x, y] = at
-  const turning = note.screw?.next
-  return (
-    <g>
-      {turning && (
-        <g>
-          <path
-            d={
-              turning.clockwise
-                ? `M${x + sign * 10 - 6},${y - 17}a17 17 0 1 1 -1 29`
-                : `M${x + sign * 10 + 6},${y - 17}a17 17 0 1 0 1 29`
-            }
-            fill="none"
-            stroke="var(--predicted)"
-            strokeWidth="2.4"
-            markerEnd="url(#arrow-predicted)"
-          />
-          <text
-            x={x + sign * 46}
-            y={y + 6}
-            textAnchor={onRight ? 'start' : 'end'}
-            fontSize="20"
-            fontWeight="600"
-            style={{ fill: 'var(--predicted)' }}
-          >
-            {turning.amount}
-          </text>
-        </g>
-      )}
-      <text
-        x={x + sign * 14}
-        y={y + 36}
-        textAnchor={onRight ? 'start' : 'end'}
-        fontSize="16"
-        fontWeight={turning ? 600 : 500}
-      >
-        {note.text}
-      </text>
-    </g>
-  )
-}
-
-/** What the next turn does where no screw is turned, beside the part it is done at. */
-function MoveLabel({ note, at, onRight, above }: { note: HandleNote; at: Point; onRight: boolean; above: boolean }) {
-  const sign = onRight ? 1 : -1
-  return (
-    <text
-      x={at[0] + sign * 12}
-      y={at[1] + (above ? -46 : 68)}
-      textAnchor={onRight ? 'start' : 'end'}
-      fontSize="18"
-      fontWeight="600"
-      style={{ fill: 'var(--predicted)' }}
-    >
-      {note.text}
-    </text>
-  )
-}
-
-/** The name of a part, over it and clear of the cable. */
-function PartLabel({ label, at, onRight }: { label: FrameLabel; at: Point; onRight: boolean }) {
-  return (
-    <text
-      x={at[0] + (onRight ? 20 : -46)}
-      y={at[1] - 12}
-      textAnchor={onRight ? 'start' : 'end'}
-      fontSize="16"
-      fontWeight="500"
-    >
-      {label.text}
-    </text>
-  )
-}
-
-/** What a figure is measured between: the one in hand strong, with its name. */
-function Dimension({ line, scale }: { line: DimensionLine; scale: Scale }) {
-  const [x1, y1, x2, y2] = [scale.x(line.from[0]), scale.y(line.from[1]), scale.x(line.to[0]), scale.y(line.to[1])]
-  if (!line.strong && Math.hypot(x2 - x1, y2 - y1) < SHORTEST_LINE) return null
-  return (
-    <path
-      data-dimension={line.id}
-      d={`M${x1},${y1}L${x2},${y2}`}
-      fill="none"
-      stroke={line.strong ? 'var(--predicted)' : 'var(--ink)'}
-      strokeWidth={line.strong ? 2 : 1}
-      markerStart={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
-      markerEnd={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
-    />
-  )
 }
 
 /** Those on one side of the drawing stand one under the other. */

@@ -1,5 +1,5 @@
 import type { StationId } from '@overhaul/core/brake/station'
-import type { StationStatus } from '@overhaul/core/run-sheet/next'
+import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import { useEffect, useRef } from 'react'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'

@@ -1,28 +1,23 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
-import { outcomesOf } from '@overhaul/core/dial-in/turn'
-import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
-import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
-import { runLine, stationInHand } from '@overhaul/core/run-sheet/next'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
-import { showReading } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { changeSettings, useMedia, useSettings } from '../app/settings.ts'
+import { useMedia, useSettings } from '../app/settings.ts'
 import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
 import type { OpenJob } from '../data/use-job.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
-import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
 import { Hatches } from '../drawing/Hatches.tsx'
-import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
-import { scaleBar } from '../drawing/ScaleBar.tsx'
 import { isPlanned } from '../panels/mount/MountPlans.tsx'
 import { MountSection } from '../panels/mount/MountSection.tsx'
 import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
 import { Complaint, foldSummary } from '../ui/parts.tsx'
+import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
 import { Gauges } from './Gauges.tsx'
 import { KeyList } from './KeyList.tsx'
 import { Margin, type Subject } from './Margin.tsx'
@@ -30,8 +25,6 @@ import { NextPanel } from './next/NextPanel.tsx'
 import { RunLine } from './RunLine.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useKeys } from './use-keys.ts'
-import { useSqueeze } from './use-squeeze.ts'
-import { captionOf, fullTravel, ghostsOf, inputsNow, leadersOf, notesOf } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
 const Room = styled.div`
@@ -53,17 +46,6 @@ const Bench = styled.main`
     grid-template-columns: minmax(0, 1fr);
   }
 `
-const Drawing = styled.section`
-  border-right: 1px solid var(--rule);
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  min-height: 0;
-  outline-offset: -3px;
-  ${upright} {
-    border-right: 0;
-    border-bottom: 1px solid var(--rule);
-  }
-`
 const FoldedDrawing = styled.details`
   order: 2;
   border-bottom: 1px solid var(--rule);
@@ -72,13 +54,6 @@ const FoldedDrawing = styled.details`
     padding: 0 24px;
     ${foldSummary}
   }
-`
-const Front = styled.div`
-  min-height: 0;
-`
-const Side = styled.div`
-  border-top: 1px solid var(--rule);
-  aspect-ratio: 770 / 118;
 `
 const Right = styled.div`
   position: relative;
@@ -111,7 +86,7 @@ const Message = styled.div`
 /** The Stand: one brake, what it reads, what to do next. */
 export function Stand({ open }: { open: OpenJob }) {
   const { job, record, waiting } = open
-  const { length, flipped } = useSettings()
+  const { length } = useSettings()
   const phone = useMedia(PHONE)
   const [seen, setSeen] = useState<StationId>()
   const [fault, setFault] = useState<string>()
@@ -121,23 +96,12 @@ export function Stand({ open }: { open: OpenJob }) {
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
   const drafts = useDrafts(record.job.id, job.kit, length)
-  const reach = job.dimensions.leverReachMm as number
 
   const line = useMemo(() => runLine(job, job.advice), [job])
   const stationOfNext = stationInHand(job.next, job)
   const station = seen ?? stationOfNext
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
   useEffect(() => setSeen(undefined), [stationOfNext])
-
-  const q = useMemo(() => inputsNow(job), [job])
-  const full = useMemo(() => fullTravel(q, job.model, reach), [q, job, reach])
-  const squeeze = useSqueeze(full)
-  const frame = useMemo(
-    () => job.model.frame(q, { travelMm: squeeze.travelMm, wheelDeg: 0 }),
-    [job, q, squeeze.travelMm],
-  )
-  const ghosts = useMemo(() => ghostsOf(job), [job])
-  const squeezing = squeeze.travelMm > 0.5
 
   const write = (bodies: readonly EntryBody[]): boolean => {
     const refused = open.write(bodies)
@@ -181,13 +145,6 @@ export function Stand({ open }: { open: OpenJob }) {
     },
   })
 
-  const onSpace = (down: boolean) => (event: KeyboardEvent) => {
-    if (event.key !== ' ' || event.target !== drawing.current) return
-    event.preventDefault()
-    if (down) squeeze.hold()
-    else squeeze.letGo()
-  }
-
   const onGauge =
     record.hardware.practiceSeed === undefined
       ? undefined
@@ -205,8 +162,6 @@ export function Stand({ open }: { open: OpenJob }) {
 
   const shownReadings = job.family.gauges[station] ?? []
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
-  const [biteId = ''] = job.family.dial.bite
-  const bite = job.state.readings[biteId]?.value
   const ended = job.state.ended !== undefined
 
   const plans = usePlans(job, record.job.id, drafts)
@@ -220,42 +175,7 @@ export function Stand({ open }: { open: OpenJob }) {
       </Front>
     </Drawing>
   ) : (
-    <Drawing
-      ref={drawing}
-      tabIndex={0}
-      aria-label="Bench drawing. Hold Space to squeeze the lever."
-      onKeyDown={onSpace(true)}
-      onKeyUp={onSpace(false)}
-      onBlur={() => squeezing && squeeze.letGo()}
-    >
-      <Front>
-        <BrakeDrawing
-          frame={frame}
-          ghosts={squeezing ? [] : ghosts}
-          leaders={leadersOf(job, frame, squeezing, length)}
-          notes={notesOf(job, length)}
-          flipped={flipped}
-          scaleBar={scaleBar(length)}
-          caption={captionOf(job, frame)}
-          onFlip={() => changeSettings({ flipped: !flipped })}
-          onPick={(reading) => document.querySelector<HTMLInputElement>(`[data-reading="${reading}"]`)?.focus()}
-        />
-      </Front>
-      <Side>
-        <LeverDrawing
-          reachMm={reach}
-          travelMm={squeeze.travelMm}
-          biteMm={typeof bite === 'number' ? bite : undefined}
-          biteMark={readingMark(job, biteId)}
-          expectedBitesMm={turn ? outcomesOf(turn, biteId) : []}
-          window={job.windows.empty ? undefined : job.windows.of[biteId]}
-          show={(mm) => showReading(job.kit, biteId, mm, length)}
-          tick={(mm) => formatNumber(mm, shownUnit('mm', length), length === 'in' ? 1 : 0)}
-          onTravel={squeeze.to}
-          onLetGo={squeeze.letGo}
-        />
-      </Side>
-    </Drawing>
+    <BrakeBench ref={drawing} job={job} length={length} />
   )
 
   return (

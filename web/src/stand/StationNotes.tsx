@@ -1,6 +1,8 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
-import { type StepState, sheetOf } from '@overhaul/core/run-sheet/next'
+import { sheetOf } from '@overhaul/core/run-sheet/status'
+import type { StepState } from '@overhaul/core/run-sheet/step-state'
+import { useMemo } from 'react'
 import styled from 'styled-components'
 import { Mark, type Shape } from '../drawing/Mark.tsx'
 import type { NotesProps } from '../panels/notes.ts'
@@ -39,7 +41,7 @@ interface Props extends NotesProps {
 export function StationNotes({ station, ...props }: Props) {
   const { job, length, write } = props
   const { state, advice } = job
-  const sheet = sheetOf(job, advice)
+  const sheet = useMemo(() => sheetOf(job, advice), [job, advice])
   const steps = sheet.filter(
     ({ step }) => step.station === station || (station === 'centre' && step.station === 'bite'),
   )

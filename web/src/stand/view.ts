@@ -6,7 +6,7 @@ import { formatFraction } from '@overhaul/core/quantity/number'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showParts } from '@overhaul/core/stand/describe'
-import type { HandleNote, LeaderNote } from '../drawing/BrakeDrawing.tsx'
+import type { HandleNote, LeaderNote } from '../drawing/annotations.tsx'
 
 /** The brake as believed to stand now: the inputs behind every drawn frame. */
 export const inputsNow = (job: Job): Float64Array => standingWalk(job.belief).q

@@ -1,5 +1,6 @@
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import { type Act as NextAct, sayFindings } from '@overhaul/core/run-sheet/next'
+import { sayFindings } from '@overhaul/core/run-sheet/findings'
+import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import styled from 'styled-components'

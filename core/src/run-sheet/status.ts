@@ -1,0 +1,178 @@
+import { WORK } from '../bench/work.ts'
+import { LOOSENED } from '../brake/acts.ts'
+import type { Kit } from '../brake/kit.ts'
+import type { Circumstances, Step, StepSpec } from '../brake/step.ts'
+import { isBetween, isUnsafe, placement } from '../brake/window.ts'
+import { type Advice, derivedNow } from '../dial-in/advice.ts'
+import { establishedAs, factsOf, staleGround, staleOf } from './facts.ts'
+import { placed } from './placed.ts'
+import type { Stand } from './stand.ts'
+import type { At, StepState, StepStatus } from './step-state.ts'
+import { lower } from './words.ts'
+
+const PARTS_OF_THE_RUN: ReadonlySet<string> = new Set(['cable', 'housing', 'lever', 'brake'])
+
+export function circumstancesOf({ here, number, seen, plan, family, state }: Stand): Circumstances {
+  const work = seen(WORK) ?? family.works[0]?.id ?? ''
+  return {
+    end: here.end,
+    number,
+    seen,
+    work,
+    way: (id) => plan(id)?.to,
+    cableAnew:
+      work === 'fit' || state.standing.some((entry) => entry.kind === 'swap' && PARTS_OF_THE_RUN.has(entry.part)),
+    loosened: (adjuster) =>
+      state.standing.some(
+        (entry) =>
+          (entry.kind === 'turn' && entry.adjuster === adjuster) ||
+          (entry.kind === 'confirm' && entry.step === LOOSENED[adjuster]),
+      ),
+  }
+}
+
+/** What the wheel was found to rub on, until something has moved. */
+export function rubbing({
+  family,
+  state,
+}: Pick<Stand, 'family' | 'state'>): { readonly rubs: string; readonly on: string } | undefined {
+  const spun = family.rubbed && state.readings[family.rubbed.seen]
+  if (!family.rubbed || spun?.status !== 'current') return undefined
+  const rubs = family.rubbed.of[String(spun.value)]
+  return rubs ? { rubs, on: String(spun.value) } : undefined
+}
+
+export const isOut = (stand: Stand, id: string): boolean => {
+  const value = stand.state.readings[id]?.value
+  return value !== undefined && placed(stand, id, value) !== 'in'
+}
+
+/** Whether what was read is not to be ridden: an answer that says so, or a figure past its limit. */
+export function isStop({ kit, state, windows }: Stand, id: string): boolean {
+  const value = state.readings[id]?.value
+  if (typeof value === 'number') return isUnsafe(windows.of[id], value)
+  return kit.option(id, value)?.stop === true
+}
+
+/** The readings a step asks for here: not those that another answer makes needless. */
+export function wantedOf({ exempt, done }: StepSpec, { state }: Pick<Stand, 'state'>): readonly string[] {
+  if (!('readings' in done)) return []
+  return done.readings.filter((id) => {
+    const unless = exempt?.[id]
+    return !unless || state.readings[unless.reading]?.value !== unless.is
+  })
+}
+
+/** What is allowed and yet not what is wanted, said where it is measured. */
+function between({ kit, state, windows }: Stand, readings: readonly string[]): string | undefined {
+  const said = readings.flatMap((id) => {
+    const value = state.readings[id]?.value
+    const window = windows.of[id]
+    return typeof value === 'number' && window?.wanted && isBetween(window, value)
+      ? [`${kit.title(id)} allowed, but at most ${window.wanted.high} mm is wanted`]
+      : []
+  })
+  return said.length > 0 ? said.join('; ') : undefined
+}
+
+function readingsState(stand: Stand, step: Step, readings: readonly string[]): At {
+  const out = readings.filter((id) => isOut(stand, id))
+  const stop = readings.some((id) => isStop(stand, id)) && ({ stop: true } as const)
+  const missing = readings.some((id) => !stand.state.readings[id])
+  if (missing) return stop ? { state: 'out', ...stop } : { state: 'open' }
+  if (step.done.kind === 'in-window' && out.length > 0) return { state: 'out', ...stop }
+  if (step.done.kind === 'judged') {
+    const verdict = step.done.judge(stand)
+    if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop ? { stop: true } : stop) }
+    return { state: 'done', ...(verdict?.remark && { remark: verdict.remark }) }
+  }
+  const remark = between(stand, readings)
+  return { state: 'done', ...(remark && { remark }) }
+}
+
+/** A derived reading outside its window: said where it is, as no single reading shows it. */
+export function derivedOut(stand: Stand): string | undefined {
+  const { model, state, windows } = stand
+  for (const derived of model.derived) {
+    const window = windows.of[derived.id]
+    const now = derivedNow(derived, state)
+    if (window && now !== undefined && placement(window, now) !== 'in') return derived.say(now, windows, stand)
+  }
+  return undefined
+}
+
+function dialState(stand: Stand, advice: Advice): At {
+  if (advice.kind === 'in-window') return { state: 'done' }
+  const { needed } = stand.model
+  if (needed.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  const apart = derivedOut(stand)
+  return {
+    state: needed.some((id) => isOut(stand, id)) || apart || advice.kind !== 'turn' ? 'out' : 'recheck',
+    cause: apart ?? (rubbing(stand) ? 'the wheel rubs' : 'the readings do not agree yet'),
+  }
+}
+
+function establishedState(stand: Stand, step: Step, advice: Advice): At {
+  const { state } = stand
+  const { done } = step
+  switch (done.kind) {
+    case 'signed':
+      return { state: state.released ? 'done' : 'open' }
+    case 'confirmed': {
+      const answer = state.confirmed[step.id]
+      if (!answer) return { state: 'open' }
+      return answer.value
+        ? { state: 'done' }
+        : { state: 'out', cause: lower(done.ill), ...(done.stop && { stop: true }) }
+    }
+    case 'planned':
+      return { state: state.plans[done.plan] ? 'done' : 'open' }
+    case 'dialled-in':
+      return dialState(stand, advice)
+    default:
+      return readingsState(stand, step, wantedOf(step, stand))
+  }
+}
+
+/** Released, every step was done or skipped; one without a trace came to the sheet later and does not stand on this one. */
+function releasedStatus(step: Step, stand: Stand): readonly StepStatus[] {
+  if (stand.state.skipped[step.id] !== undefined) return [{ step, state: 'skipped' }]
+  const traced =
+    step.done.kind === 'signed' || factsOf(step, stand.model.needed).some((fact) => establishedAs(stand, fact))
+  return traced ? [{ step, state: 'done' }] : []
+}
+
+export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus {
+  const at = establishedState(stand, step, advice)
+  const stop = at.stop && ({ stop: true } as const)
+  if (stand.state.skipped[step.id] !== undefined && !at.stop && !step.mustBeDone) return { step, state: 'skipped' }
+  if (at.state === 'open') return { step, ...at }
+  const stale = staleOf(stand, factsOf(step, stand.model.needed))
+  if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale, ...stop }
+  return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
+}
+
+/** The steps that stand on a sheet in these circumstances, as they are said there; `also` puts further ones on it. */
+export const stepsFor = (
+  kit: Kit,
+  here: Circumstances,
+  also: (step: StepSpec) => boolean = () => false,
+): readonly Step[] =>
+  kit.steps
+    .filter((step) => (step.when?.(here) ?? true) || also(step))
+    .map((step) => ({ ...step, say: typeof step.say === 'string' ? step.say : step.say(here) }))
+
+/** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
+export function stepsOn(stand: Stand): readonly Step[] {
+  const unsafe = (step: StepSpec) => 'readings' in step.done && step.done.readings.some((id) => isStop(stand, id))
+  return stepsFor(stand.kit, circumstancesOf(stand), unsafe)
+}
+
+export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
+  const steps = stepsOn(stand)
+  return stand.state.released
+    ? steps.flatMap((step) => releasedStatus(step, stand))
+    : steps.map((step) => stepStatus(step, stand, advice))
+}
+
+export const settled = (state: StepState) => state === 'done' || state === 'skipped'
