@@ -119,6 +119,12 @@ describe('the rooms above the families', () => {
     expect(named).toEqual([])
   })
 
+  it('nor does the server, but for its demo', () => {
+    const told = filesIn('server/src').filter((file) => !/src\/(demo|testing)\//.test(file))
+    const named = told.filter((file) => OWN_TO_A_BRAKE.some((word) => word.test(textOf(file))))
+    expect(named).toEqual([])
+  })
+
   it('and would be caught naming it', () => {
     const caught = (text: string) => OWN_TO_A_BRAKE.some((word) => word.test(text))
     expect(caught("readings.includes('gapLeft')")).toBe(true)

@@ -36,6 +36,7 @@ const VIEWS = [
   { name: 'stand-caliper', job: ['Folder 1', 'front'] },
   { name: 'stand-straddle', job: ['Cross 1', 'front'], act: (page) => bring(page, '2', 'Straddle cable') },
   { name: 'stand-cable', job: ['Cross 1', 'front'], act: (page) => bring(page, '6', 'Cable’s way') },
+  { name: 'hardware', bicycle: 'Cross 1', act: (page) => page.getByLabel('boss to straddle end, up').click() },
   { name: 'drawer', at: '/drawer' },
   { name: 'handbook', at: '/handbook' },
   { name: 'job-sheet', sheet: ['Hire 04', 'rear'] },
@@ -53,10 +54,11 @@ async function squeeze(page) {
   await page.waitForTimeout(1300)
 }
 
-async function pathOf({ at, job, sheet }) {
+async function pathOf({ at, bicycle, job, sheet }) {
   if (at) return at
-  const [name, end] = job ?? sheet
   const rack = await (await fetch(`${BASE}/api/bicycles`)).json()
+  if (bicycle) return `/bicycles/${rack.find((each) => each.name === bicycle).id}`
+  const [name, end] = job ?? sheet
   const { id } = rack.find((each) => each.name === name).brakes.find((each) => each.end === end).job
   return job ? `/stand/${id}` : `/jobs/${id}/sheet`
 }

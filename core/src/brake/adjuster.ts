@@ -14,6 +14,15 @@ export interface Move {
   readonly from?: From
 }
 
+/** Where an adjuster without lost motion meets something when it is wound in. */
+export interface Contact {
+  /** The sign of the amounts that wind it in. */
+  readonly inward: 1 | -1
+  /** Its input where it meets, and how well ear and hand find that; in the input’s own unit. */
+  readonly at: number
+  readonly sd: Readonly<Record<From['contact'], number>>
+}
+
 /** Something a hand can turn, clamp or move, and what is believed of it before anyone has tried. */
 export interface AdjusterSpec {
   readonly id: string
@@ -45,6 +54,8 @@ export interface AdjusterSpec {
   readonly eitherWay?: true
   /** Only when nothing gentler is left: a spring moved to another hole. */
   readonly lastResort?: true
+  /** Wound in, it brings the pad to its track: its turns may be told from there. */
+  readonly contact?: Contact
   /** What touching it costs, as a share of the chance of success. */
   readonly price: number
   /** The reading that shows what a turn of it does, where its effect on its input is positive and where it is negative. */

@@ -44,7 +44,8 @@ const toTurn = (bench: Bench, samples: readonly Sample[], move: Amounts, belief:
     moves: move.adjusters.flatMap((adjuster, k) => {
       const spec = model.adjusters[adjuster] as AdjusterSpec
       const amount = move.amounts[k] as number
-      return amount === 0 ? [] : [{ adjuster: spec.id, amount, unit: spec.unit }]
+      const from = move.from && spec.contact && { from: { contact: move.from } }
+      return amount === 0 ? [] : [{ adjuster: spec.id, amount, unit: spec.unit, ...from }]
     }),
     ...bench.outcome(samples, move),
     ...(probes && { probes, either: eitherWay(bench, belief, move) }),

@@ -9,28 +9,34 @@ const MOST_TURNS = 4
 /** Turning back what was just turned goes round in circles, and a screw's lost motion eats most of it. */
 const TURNED_BACK = 0.08
 
+/** Winding in to contact and back is longer than turning on from where it stands. Our choice. */
+const ALL_THE_WAY = 0.03
+
 /** The direction each adjuster was last turned, 0 if never. */
 export function lastDirections(belief: Belief): readonly number[] {
   const last = belief.model.adjusters.map(() => 0)
   for (const happening of belief.happenings)
-    if (happening.kind === 'turn') last[happening.adjuster] = Math.sign(happening.amount)
+    if (happening.kind === 'turn') last[happening.adjuster] = happening.from ? 0 : Math.sign(happening.amount)
   return last
 }
 
 /** What a move costs, as a share of the chance of success. After a spring has changed its hole a screw begins anew. */
 export const priceIn =
   (model: BrakeModel, last: readonly number[]) =>
-  ({ adjusters, amounts }: Amounts): number => {
+  ({ adjusters, amounts, from }: Amounts): number => {
     const anew = adjusters.some((adjuster) => model.adjusters[adjuster]?.lastResort)
-    return adjusters.reduce((sum, adjuster, k) => {
-      const amount = amounts[k] as number
-      if (amount === 0) return sum
-      return (
-        sum +
-        (model.adjusters[adjuster] as AdjusterSpec).price +
-        (!anew && amount * (last[adjuster] as number) < 0 ? TURNED_BACK : 0)
-      )
-    }, 0)
+    return adjusters.reduce(
+      (sum, adjuster, k) => {
+        const amount = amounts[k] as number
+        if (amount === 0) return sum
+        return (
+          sum +
+          (model.adjusters[adjuster] as AdjusterSpec).price +
+          (!anew && !from && amount * (last[adjuster] as number) < 0 ? TURNED_BACK : 0)
+        )
+      },
+      from ? ALL_THE_WAY : 0,
+    )
   }
 
 /** Every set of at most two adjusters, save two sure ones that do the same thing. */
@@ -186,7 +192,26 @@ export function candidates(
     if (!second) return first.map((amount) => ({ adjusters, amounts: [amount] }))
     return first.flatMap((a) => second.map((b) => ({ adjusters, amounts: [a, b] })))
   })
-  return [...usual, ...probes(), ...lastResorts()]
+  return [...usual, ...fromContact(), ...probes(), ...lastResorts()]
+
+  /** The same settings reached from contact, where one adjuster alone brings them and has one: how far it stood matters no more. */
+  function fromContact(): readonly Amounts[] {
+    return wanted.flatMap(({ adjusters, amounts }): readonly Amounts[] => {
+      const [adjuster, other] = adjusters
+      const contact = adjuster === undefined ? undefined : spec(adjuster).contact
+      if (adjuster === undefined || other !== undefined || !contact) return []
+      const { step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
+      const perUnit = mean.walk.reach(adjuster, 1)
+      const wantedInput =
+        mean.walk.reach(adjuster, amounts[0] as number) + (mean.q[belief.layout.drives[adjuster] as number] as number)
+      const whole = Math.round((wantedInput - contact.at) / perUnit / step)
+      const from = contact.sd.ear <= contact.sd.feel ? 'ear' : 'feel'
+      return [whole - 1, whole, whole + 1]
+        .map((each) => each * step)
+        .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= travel)
+        .map((amount) => ({ adjusters, amounts: [amount], from }))
+    })
+  }
 
   /** A turn either way of what is not known to work either way, with the best of one other adjuster beside it. */
   function probes(): readonly Amounts[] {

@@ -70,8 +70,9 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
       : add(beddingInput, 'bedding', (bedding.mean + bedding.worn) / 2, bedding.sd, false)
   const begins = happenings.map((happening, index): Beginning | undefined => {
     const spec = happening.kind === 'turn' ? model.adjusters[happening.adjuster] : undefined
-    if (spec && spec.settingSd > 0) {
-      const scatter = spec.settingSd * Math.abs(spec.book)
+    const found = happening.kind === 'turn' && happening.from ? (spec?.contact?.sd[happening.from] ?? 0) : 0
+    if (spec && (spec.settingSd > 0 || found > 0)) {
+      const scatter = found > 0 ? Math.hypot(spec.settingSd * spec.book, found) : spec.settingSd * Math.abs(spec.book)
       return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false)] }
     }
     if (happening.kind !== 'disturbance') return undefined

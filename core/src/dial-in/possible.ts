@@ -1,4 +1,4 @@
-import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import type { Window } from '../brake/window.ts'
 import { type Belief, standingWalk } from './belief.ts'
 import { normalDraws } from './draws.ts'
@@ -58,6 +58,8 @@ export function sampleAt(belief: Belief, theta: Float64Array, setNoise: number):
 export interface Amounts {
   readonly adjusters: readonly number[]
   readonly amounts: readonly number[]
+  /** Told from contact, for those of them that have one. */
+  readonly from?: From['contact']
 }
 
 /** Tries moves on possible brakes. */
@@ -74,7 +76,7 @@ export class Bench {
   }
 
   /** Readings of one possible brake after a move, into `y`. */
-  after(sample: Sample, { adjusters, amounts }: Amounts, withNoise: boolean): Float64Array {
+  after(sample: Sample, { adjusters, amounts, from }: Amounts, withNoise: boolean): Float64Array {
     const { moved, y, belief } = this
     moved.set(sample.q)
     for (let k = 0; k < adjusters.length; k += 1) {
@@ -85,7 +87,10 @@ export class Bench {
       const input = belief.layout.drives[adjuster] as number
       const untried = belief.layout.effect[adjuster] === -1 ? spec.effectSpread * amount : 0
       const noise = withNoise ? Math.hypot(spec.settingSd, untried) * Math.abs(spec.book) * sample.setNoise : 0
-      moved[input] = (moved[input] as number) + sample.walk.reach(adjuster, amount) + noise
+      const contact = from && spec.contact
+      const found = contact && withNoise ? contact.sd[from] * sample.setNoise : 0
+      const reached = contact ? sample.walk.reachFromContact(adjuster, amount) : sample.walk.reach(adjuster, amount)
+      moved[input] = (moved[input] as number) + reached + noise + found
     }
     belief.model.predict(moved, y)
     return y

@@ -1,3 +1,4 @@
+import type { From } from '../brake/adjuster.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
@@ -7,7 +8,8 @@ import { factOf, type StandState } from '../stand/fold.ts'
 
 /** The log as the belief reads it: what moved, what settled, what was seen. */
 export type Happening =
-  | { readonly kind: 'turn'; readonly adjuster: number; readonly amount: number }
+  /** `from`: wound in to contact first, however far that was. */
+  | { readonly kind: 'turn'; readonly adjuster: number; readonly amount: number; readonly from?: From['contact'] }
   | { readonly kind: 'squeeze'; readonly times: number }
   /** Extra doubt of some inputs, and with a new cable its bedding begun anew. */
   | {
@@ -27,7 +29,8 @@ const SQUEEZED: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
 function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happening[] {
   if (entry.kind === 'turn') {
     const adjuster = model.adjusters.findIndex((each) => each.id === entry.adjuster)
-    return adjuster < 0 ? [] : [{ kind: 'turn', adjuster, amount: entry.amount }]
+    const from = model.adjusters[adjuster]?.contact && entry.from
+    return adjuster < 0 ? [] : [{ kind: 'turn', adjuster, amount: entry.amount, ...(from && { from: from.contact }) }]
   }
   if (entry.kind === 'confirm' && SQUEEZED.has(entry.step)) return [{ kind: 'squeeze', times: entry.count ?? 10 }]
   if (entry.kind === 'reading') {

@@ -1,8 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { kitOf } from '../bench/kit.ts'
+import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
-import { confirm, KIT, MODEL, reading, turn, written } from '../testing/stand.ts'
+import { confirm, HERE, KIT, MODEL, reading, turn, written } from '../testing/stand.ts'
+import { toyFamily } from '../testing/toy.ts'
 import { layoutFor } from './layout.ts'
 import { timeline } from './timeline.ts'
 import { Walk } from './walk.ts'
@@ -140,4 +143,53 @@ describe('the log replayed', () => {
       { numRuns: 60 },
     )
   })
+})
+
+describe('a turn told from contact', () => {
+  const toy = expectOk(toyFamily.fit({}, HERE))
+  const back: EntryBody = { kind: 'turn', adjuster: 'knob', amount: -7, unit: 'click', from: { contact: 'feel' } }
+  const on: EntryBody = { kind: 'turn', adjuster: 'knob', amount: 4, unit: 'click' }
+  const at = (change: Readonly<Record<string, number>> = {}) => {
+    const kit = kitOf(toyFamily)
+    const happenings = timeline(kit, toy, fold(kit, toy, written(on, back, { ...on, amount: -1 })))
+    const layout = layoutFor(toy, happenings, {})
+    const walk = new Walk(
+      toy,
+      layout,
+      Float64Array.from(layout.unknowns, ({ id, mean }) => change[id] ?? mean),
+    )
+    happenings.forEach((each, index) => {
+      walk.step(each, index)
+    })
+    walk.settle()
+    return { walk, layout }
+  }
+
+  it('begins its input anew: eight clicks of 0.1 mm from where it meets, whatever was before', () => {
+    expect(at().walk.q[0]).toBeCloseTo(0.8, 9)
+    expect(at({ clearance: 3 }).walk.q[0]).toBeCloseTo(0.8, 9)
+  })
+
+  // Calculus: the slopes are what the walk itself does over a small change of each unknown.
+  it('its slopes are those of the walk', () => {
+    const { walk, layout } = at()
+    const step = 1e-5
+    for (const [index, { id, mean }] of layout.unknowns.entries()) {
+      const input = layout.inputOf[index] as number
+      const moved = (at({ [id]: mean + step }).walk.q[input] as number) - (walk.q[input] as number)
+      expect(walk.slope[index], id).toBeCloseTo(moved / step, 4)
+    }
+  })
+
+  it('is found as well as the hand finds contact: better by ear than by feel', () => {
+    const spread = layoutSpread('ear')
+    expect(spread).toBeCloseTo(0.03, 9)
+    expect(layoutSpread('feel')).toBeCloseTo(0.1, 9)
+  })
+
+  const layoutSpread = (contact: 'ear' | 'feel') => {
+    const kit = kitOf(toyFamily)
+    const happenings = timeline(kit, toy, fold(kit, toy, written({ ...back, from: { contact } })))
+    return layoutFor(toy, happenings, {}).unknowns.find(({ id }) => id.startsWith('knob.set'))?.sd
+  }
 })

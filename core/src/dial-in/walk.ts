@@ -17,8 +17,14 @@ export class Walk {
   private readonly followerByPlay: number[]
   private readonly followerBySlack: number[]
   private readonly start: number[]
-  private readonly added: number[] = []
+  private readonly startByPlay: number[]
+  private readonly startBySlack: number[]
+  private added: number[] = []
+  /** Inputs set anew at contact: what was believed of them before counts no more. */
+  private readonly met = new Map<number, number>()
   private bedding: number
+  /** Share of the bedding that was there when its input was set anew. */
+  private bedded = 0
   private squeezes = 0
   /** A screw has been turned and the brake not squeezed since: it has not settled. */
   unsettled = false
@@ -37,6 +43,8 @@ export class Walk {
     this.followerByPlay = new Array<number>(count).fill(0)
     this.followerBySlack = new Array<number>(count).fill(0)
     this.start = new Array<number>(count).fill(0)
+    this.startByPlay = new Array<number>(count).fill(0)
+    this.startBySlack = new Array<number>(count).fill(0)
     this.bedding = layout.bedding
     for (let a = 0; a < count; a += 1) {
       const play = this.value(layout.play[a] as number, 0)
@@ -45,6 +53,8 @@ export class Walk {
       this.start[a] = -slack * play
       this.followerByPlay[a] = -slack
       this.followerBySlack[a] = -play
+      this.startByPlay[a] = -slack
+      this.startBySlack[a] = -play
     }
   }
 
@@ -53,16 +63,39 @@ export class Walk {
   }
 
   step(happening: Happening, index: number): void {
+    if (happening.kind === 'turn' && happening.from) this.meet(happening.adjuster)
     const begun = this.layout.begins[index]
     if (begun) this.added.push(...begun.added)
     if (begun?.bedding !== undefined) {
       this.bedding = begun.bedding
       this.squeezes = 0
+      this.bedded = 0
     }
     if (happening.kind === 'squeeze') {
       this.squeezes += happening.times
       this.unsettled = false
     } else if (happening.kind === 'turn') this.turn(happening.adjuster, happening.amount)
+  }
+
+  /** Wound in to contact: its input is what it is there, whatever moved it before. */
+  private meet(adjuster: number): void {
+    const { layout, model } = this
+    const at = model.adjusters[adjuster]?.contact?.at
+    if (at === undefined) return
+    const input = layout.drives[adjuster] as number
+    this.met.set(input, at)
+    this.added = this.added.filter((unknown) => layout.inputOf[unknown] !== input)
+    if (layout.beddingInput === input) this.bedded = this.beddingShare()
+    for (let a = 0; a < model.adjusters.length; a += 1) {
+      if (layout.drives[a] !== input) continue
+      this.start[a] = this.follower[a] as number
+      this.startByPlay[a] = this.followerByPlay[a] as number
+      this.startBySlack[a] = this.followerBySlack[a] as number
+    }
+  }
+
+  private beddingShare(): number {
+    return this.model.bedding ? 1 - Math.exp(-this.squeezes / this.model.bedding.squeezes) : 0
   }
 
   turn(adjuster: number, amount: number): void {
@@ -97,8 +130,9 @@ export class Walk {
     const { q, slope, layout, model, theta } = this
     if (this.withSlope) slope.fill(0)
     for (let i = 0; i < layout.inputs; i += 1) {
-      q[i] = theta[i] as number
-      if (this.withSlope) slope[i] = 1
+      const met = this.met.get(i)
+      q[i] = met ?? (theta[i] as number)
+      if (this.withSlope) slope[i] = met === undefined ? 1 : 0
     }
     for (const unknown of this.added) {
       const input = layout.inputOf[unknown] as number
@@ -106,7 +140,7 @@ export class Walk {
       if (this.withSlope) slope[unknown] = 1
     }
     if (model.bedding) {
-      const share = 1 - Math.exp(-this.squeezes / model.bedding.squeezes)
+      const share = this.beddingShare() - this.bedded
       q[layout.beddingInput] = (q[layout.beddingInput] as number) + share * (theta[this.bedding] as number)
       if (this.withSlope) slope[this.bedding] = share
     }
@@ -122,10 +156,17 @@ export class Walk {
       const play = layout.play[a] as number
       if (play >= 0) {
         const slack = layout.slack[a] as number
-        slope[play] = rate * ((this.followerByPlay[a] as number) + (theta[slack] as number))
-        slope[slack] = rate * ((this.followerBySlack[a] as number) + (theta[play] as number))
+        slope[play] = rate * ((this.followerByPlay[a] as number) - (this.startByPlay[a] as number))
+        slope[slack] = rate * ((this.followerBySlack[a] as number) - (this.startBySlack[a] as number))
       }
     }
+  }
+
+  /** Effect on its input if an adjuster were wound in to contact and then moved by an amount; none where it has no contact. */
+  reachFromContact(adjuster: number, amount: number): number {
+    const at = this.model.adjusters[adjuster]?.contact?.at
+    const input = this.layout.drives[adjuster] as number
+    return at === undefined ? 0 : at - (this.q[input] as number) + this.reach(adjuster, amount)
   }
 
   /** Effect on its input if an adjuster were turned further, without turning it. */

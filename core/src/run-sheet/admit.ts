@@ -124,6 +124,20 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
   }
   if (entry.unit !== spec.unit)
     return refuse('wrong-unit', 'unit', `The ${spec.title} is set in ${SET_IN[spec.unit]}, not “${entry.unit}”.`)
+  if (entry.from && !spec.contact) {
+    return refuse(
+      'no-contact',
+      'from',
+      `The ${spec.title} meets nothing when it is wound in. Accepted: how far it was turned from where it stood.`,
+    )
+  }
+  if (entry.from && spec.contact && entry.amount * spec.contact.inward > 0) {
+    return refuse(
+      'out-of-range',
+      'amount',
+      `From contact the ${spec.title} goes back: ${spec.contact.inward > 0 ? spec.minus : spec.plus}.`,
+    )
+  }
   if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
     return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
   }
@@ -137,7 +151,7 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
         )
   }
   const { roomDown, roomUp } = state.adjusters[spec.id] as { roomDown: number; roomUp: number }
-  const room = entry.amount > 0 ? roomUp : roomDown
+  const room = entry.from ? spec.travel : entry.amount > 0 ? roomUp : roomDown
   if (Math.abs(entry.amount) > room + HALF_STEP) {
     const way = entry.amount > 0 ? spec.plus : spec.minus
     return refuse(

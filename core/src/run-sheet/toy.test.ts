@@ -1,18 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import { kitOf } from '../bench/kit.ts'
+import { believedReading } from '../dial-in/belief.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { jobSheet } from '../sheet/job-sheet.ts'
 import { seededRandom } from '../simulate/random.ts'
-import { describe as say } from '../stand/describe.ts'
+import { describe as say, sayMove } from '../stand/describe.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import { readTape, vocabulary } from '../tape/tape.ts'
-import { written } from '../testing/stand.ts'
+import { refusal, written } from '../testing/stand.ts'
 import { toyFamily } from '../testing/toy.ts'
 import { admit } from './admit.ts'
 import { type Job, workOut } from './job.ts'
 import { runLine } from './line.ts'
 import { standOf } from './stand.ts'
+import { tellNext } from './told.ts'
 
 const HARDWARE: Hardware = { family: 'toy', end: 'rear', dimensions: {} }
 const KIT = kitOf(toyFamily)
@@ -24,8 +26,8 @@ function madeUpBrake(seed: number) {
   let clear = random.uniform(1.6, 1.9)
   const perClick = random.uniform(0.08, 0.11)
   return {
-    turn(clicks: number) {
-      clear = Math.max(0, clear - clicks * perClick)
+    turn(clicks: number, fromContact: boolean) {
+      clear = Math.max(0, (fromContact ? 0 : clear) - clicks * perClick)
     },
     read: (): Readonly<Record<string, number | string>> => ({
       shoeClear: Number(clear.toFixed(2)),
@@ -66,7 +68,9 @@ function asTape(at: Job, answers: Readonly<Record<string, number | string>>): st
         .map((id) => `${(KIT.reading(id) ?? KIT.seeing(id))?.shorthand} ${answers[id] ?? 0}`)
         .join(' ')
     case 'turn':
-      return next.turn.moves.map(({ amount }) => `knob ${amount > 0 ? '+' : ''}${amount}`).join(' ')
+      return next.turn.moves
+        .map(({ amount, from }) => `knob ${amount > 0 ? '+' : ''}${amount}${from ? ` ${from.contact}` : ''}`)
+        .join(' ')
     case 'sign':
       return 'release 7'
     default:
@@ -88,7 +92,7 @@ function walkByTape(seed: number) {
       const log = written(...bodies, body)
       const stand = expectOk(standOf(toyFamily, HARDWARE, log.slice(0, -1)))
       expectOk(admit(stand, log.at(-1) as Entry, () => workOut(stand).next))
-      if (body.kind === 'turn') brake.turn(body.amount)
+      if (body.kind === 'turn') brake.turn(body.amount, body.from !== undefined)
       bodies.push(body)
     }
     lines.push(line)
@@ -111,7 +115,7 @@ describe('a family nobody else knows of', () => {
     expect(turns.length).toBeGreaterThan(0)
     expect(turns.length).toBeLessThan(5)
     for (const { adjuster, unit, amount } of turns) {
-      expect([adjuster, unit, amount % 1]).toEqual(['knob', 'click', 0])
+      expect([adjuster, unit, Math.abs(amount % 1)]).toEqual(['knob', 'click', 0])
       expect(say({ kind: 'turn', adjuster, amount: 8, unit }, { kit: KIT, model: at.model })).toBe('knob in 8 clicks')
     }
     const clear = at.state.readings.shoeClear?.value as number
@@ -153,6 +157,54 @@ describe('a family nobody else knows of', () => {
       { kind: 'turn', adjuster: 'knob', amount: -6, unit: 'click', from: { contact: 'ear' } },
     ])
     expect(say(read.entries[0] as EntryBody, { kit: KIT, model: at.model })).toContain('first scrape')
+  })
+
+  it('wound in to contact first, it stands where that says, however it was turned before', () => {
+    const clearance = (...log: readonly EntryBody[]) => believedReading(job(written(...log)).belief, 'shoeClear')
+    const back: EntryBody = { kind: 'turn', adjuster: 'knob', amount: -7, unit: 'click', from: { contact: 'ear' } }
+    const far: EntryBody = { kind: 'turn', adjuster: 'knob', amount: 9, unit: 'click' }
+    expect(clearance(back)).toBeCloseTo(0.7, 6)
+    expect(clearance(far, far, back)).toBeCloseTo(0.7, 6)
+    expect(clearance(back, { ...far, amount: -2 })).toBeCloseTo(0.9, 6)
+    // What was read afterwards teaches what a click does: 0.84 mm in seven clicks is 0.12 mm each.
+    const taught = [back, { kind: 'reading', reading: 'shoeClear', value: 0.84, unit: 'mm' } as const]
+    const { knob } = job(written(...taught)).state.adjusters
+    expect(knob).toMatchObject({ turned: -7, position: undefined })
+    expect(clearance(...taught, back)).toBeGreaterThan(0.75)
+  })
+
+  it('far from where it should be, it is asked for from contact: the way there matters no more', () => {
+    const before = bodies.slice(
+      0,
+      bodies.findIndex((body) => body.kind === 'reading' && body.reading === 'shoeClear'),
+    )
+    const far = job(
+      written(
+        ...before,
+        { kind: 'reading', reading: 'shoeClear', value: 2.6, unit: 'mm' },
+        { kind: 'reading', reading: 'shoeBite', value: 23, unit: 'mm' },
+      ),
+    )
+    const told = tellNext(far)
+    expect(told.moves).toEqual([{ adjuster: 'knob', amount: -6, unit: 'click', from: { contact: 'ear' } }])
+    expect(told.expected.shoeClear?.mean).toBeCloseTo(0.6, 1)
+    const [spec] = far.model.adjusters
+    expect(spec && sayMove(spec, { amount: -6, from: { contact: 'ear' } })).toBe(
+      'Knob in to the first scrape on a turning wheel, then knob out 6 clicks',
+    )
+  })
+
+  it('is told from contact only backwards, and only where there is a contact', () => {
+    const refused = (entry: EntryBody) => {
+      const log = written(entry)
+      const stand = expectOk(standOf(toyFamily, HARDWARE, []))
+      const admitted = admit(stand, log[0] as Entry, () => workOut(stand).next)
+      return admitted.ok ? undefined : admitted.error.code
+    }
+    const from = { contact: 'feel' } as const
+    expect(refused({ kind: 'turn', adjuster: 'knob', amount: -4, unit: 'click', from })).toBeUndefined()
+    expect(refused({ kind: 'turn', adjuster: 'knob', amount: 4, unit: 'click', from })).toBe('out-of-range')
+    expect(refusal([], { kind: 'turn', adjuster: 'barrel', amount: 1, unit: 'turn', from })?.code).toBe('no-contact')
   })
 
   it('has its job sheet, with its readings, its steps and the cautions of both', () => {

@@ -1,4 +1,4 @@
-import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import { partOf } from '../brake/school.ts'
@@ -44,10 +44,22 @@ export function sayTurn(spec: AdjusterSpec, amount: number, length: LengthUnit =
   return `${act} ${showQuantity(Math.abs(amount), spec.unit, length)}`
 }
 
+/** A move as it is asked for, and as it is told: “Knob in to the first scrape on a turning wheel, then out 6 clicks”. */
+export function sayMove(
+  spec: AdjusterSpec,
+  { amount, from }: { readonly amount: number; readonly from?: From | undefined },
+  length: LengthUnit = 'mm',
+): string {
+  const said = sayTurn(spec, amount, length)
+  if (!from) return said
+  const inward = spec.contact && spec.contact.inward < 0 ? spec.minus : spec.plus
+  return `${inward} ${FROM_CONTACT[from.contact]}, then ${lowerFirst(said)}`
+}
+
 /** What a turn began from. */
-export const FROM_CONTACT = {
-  ear: 'in to the first scrape on a turning wheel',
-  feel: 'in until it is felt on a still wheel',
+const FROM_CONTACT = {
+  ear: 'to the first scrape on a turning wheel',
+  feel: 'until it is felt on a still wheel',
 } as const
 
 export interface Naming {
@@ -69,9 +81,8 @@ export function describe(entry: EntryBody, naming: Naming): string {
     }
     case 'turn': {
       const spec = model.adjusters.find((each) => each.id === entry.adjuster)
-      const said = spec ? sayTurn(spec, entry.amount, length) : `${entry.adjuster} ${entry.amount}`
-      const from = entry.from ? `${FROM_CONTACT[entry.from.contact]}, then ` : ''
-      return from + lowerFirst(said) + (entry.endReached ? ', to its end' : '')
+      const said = spec ? sayMove(spec, entry, length) : `${entry.adjuster} ${entry.amount}`
+      return lowerFirst(said) + (entry.endReached ? ', to its end' : '')
     }
     case 'confirm':
       if (entry.step === 'squeezes') return `squeezed ${entry.count ?? 10} times`

@@ -211,6 +211,13 @@ function adjusterState(spec: BrakeModel['adjusters'][number], standing: readonly
       position = entry.value
     }
     if (entry.kind !== 'turn' || entry.adjuster !== spec.id) continue
+    if (entry.from) {
+      // However far it was wound in, only what came back from contact is known.
+      turned = 0
+      lowest = 0
+      highest = 0
+      position = undefined
+    }
     turned += entry.amount
     lowest = Math.min(lowest, turned)
     highest = Math.max(highest, turned)

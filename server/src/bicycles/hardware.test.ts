@@ -183,7 +183,7 @@ describe('what is told by machine', () => {
   it('a turn may tell what it was wound in to, and may be in clicks', async () => {
     const { job } = await workshop.newJob()
     const turn = { kind: 'turn', adjuster: 'barrel', amount: 0.5, unit: 'turn', from: { contact: 'ear' } } as const
-    expect((await workshop.post(`jobs/${job.id}/entries`, entry(turn))).status).toBe(201)
+    expect((await workshop.post(`jobs/${job.id}/entries`, entry(turn))).body.error.code).toBe('no-contact')
     const bad = { ...turn, from: { contact: 'smell' } }
     expect((await workshop.post(`jobs/${job.id}/entries`, entry(bad as never))).body.error.field).toContain('from')
     const clicks = { kind: 'turn', adjuster: 'barrel', amount: 3, unit: 'click' } as const

@@ -4,7 +4,7 @@ import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { sayTurn, showQuantity, showReading } from '@overhaul/core/stand/describe'
+import { sayMove, showQuantity, showReading } from '@overhaul/core/stand/describe'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { Label, Press, SideSheet, Slate, SourceNote } from '../ui/parts.tsx'
@@ -152,9 +152,9 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
             <p key={JSON.stringify(other.moves)}>
               Next best:{' '}
               {other.moves
-                .map(({ adjuster, amount }) => {
-                  const spec = title(adjuster)
-                  return spec ? sayTurn(spec, amount, length).toLowerCase() : adjuster
+                .map((move) => {
+                  const spec = title(move.adjuster)
+                  return spec ? sayMove(spec, move, length).toLowerCase() : move.adjuster
                 })
                 .join(', ')}{' '}
               — {Math.round(100 * other.chance)} %.

@@ -1,7 +1,7 @@
 import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { sayTurn, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
+import { sayMove, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
 import styled from 'styled-components'
@@ -23,9 +23,9 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
         <Label>Next turn</Label>
         <Slate>{inTen(turn.chance)} that all falls in its window</Slate>
       </Top>
-      {turn.moves.map(({ adjuster, amount }) => {
-        const spec = job.model.adjusters.find((each) => each.id === adjuster)
-        return <Act key={adjuster}>{spec && `${sayTurn(spec, amount, length)}.`}</Act>
+      {turn.moves.map((move) => {
+        const spec = job.model.adjusters.find((each) => each.id === move.adjuster)
+        return <Act key={move.adjuster}>{spec && `${sayMove(spec, move, length)}.`}</Act>
       })}
       {turn.probes && (
         <p>
