@@ -1,4 +1,5 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
+import type { Source } from '../calculation/source.ts'
 import { GRAVITY, padForce, rearSkidLimit } from '../mechanics/stopping.ts'
 import { ok } from '../outcome/outcome.ts'
 import { lengthAbove0, lengthFrom0 } from './specs.ts'
@@ -71,31 +72,46 @@ export const leverTravel = defineCalculation({
   ],
 })
 
+/** The stop that is asked for, the pull that makes it, and what comes of both. */
+const STOP = {
+  massKg: { type: 'number', unit: 'kg', min: 0, max: 1000, aboveMin: true, meaning: 'bicycle, rider and load' },
+  decelerationG: { type: 'number', unit: 'g', min: 0, max: 2, meaning: 'deceleration over standard gravity' },
+} as const
+const PULL = {
+  efficiency: share('tension at the brake over tension at the lever', 1),
+  leverCableArmMm: lengthAbove0('lever pivot to cable end', 100),
+  leverFingerArmMm: lengthAbove0('lever pivot to finger', 200),
+} as const
+const PULLED = {
+  cableForceN: { type: 'number', unit: 'N', meaning: 'tension at the brake' },
+  leverage: { type: 'number', unit: '', meaning: 'cable tension at the lever over finger force' },
+  handForceN: { type: 'number', unit: 'N', meaning: 'finger force at the lever' },
+} as const
+const CODE: Source = {
+  kind: 'standard',
+  title: '16 CFR 1512.5/1512.18: 0.50 g with at most 178 N (40 lbf) at the lever (from memory)',
+}
+
 export const handForce = defineCalculation({
   id: 'hand-force',
   title: 'Hand force for a stop',
   summary: 'What the finger must pull at the lever for a deceleration by this one brake.',
   inputs: {
-    massKg: { type: 'number', unit: 'kg', min: 0, max: 1000, aboveMin: true, meaning: 'bicycle, rider and load' },
-    decelerationG: { type: 'number', unit: 'g', min: 0, max: 2, meaning: 'deceleration over standard gravity' },
+    ...STOP,
     padFriction: share('friction of pad on track', 2),
     trackRadiusMm: lengthAbove0('radius of the brake track', 500),
     tyreRadiusMm: lengthAbove0('radius of the tyre on the road', 600),
     linkageRatio: share('cable pulled over both pads’ closing, local', 20),
-    efficiency: share('tension at the brake over tension at the lever', 1),
-    leverCableArmMm: lengthAbove0('lever pivot to cable end', 100),
-    leverFingerArmMm: lengthAbove0('lever pivot to finger', 200),
+    ...PULL,
   },
   outputs: {
     brakingForceN: { type: 'number', unit: 'N', meaning: 'wanted at the road' },
     padForceN: { type: 'number', unit: 'N', meaning: 'each pad on the rim' },
-    cableForceN: { type: 'number', unit: 'N', meaning: 'tension at the brake' },
-    leverage: { type: 'number', unit: '', meaning: 'cable tension at the lever over finger force' },
-    handForceN: { type: 'number', unit: 'N', meaning: 'finger force at the lever' },
+    ...PULLED,
   },
   sources: [
     { kind: 'textbook', title: 'Virtual work without friction in the linkage: N = κ·T; two pads, 2·μ·N at the track' },
-    { kind: 'standard', title: '16 CFR 1512.5/1512.18: 0.50 g with at most 178 N (40 lbf) at the lever (from memory)' },
+    CODE,
   ],
   example: {
     massKg: 90,
@@ -146,24 +162,19 @@ export const handTorque = defineCalculation({
   title: 'Hand force for a stop, from the brake’s torque',
   summary: 'What the finger must pull for a deceleration by this one brake, whatever presses on whatever.',
   inputs: {
-    massKg: { type: 'number', unit: 'kg', min: 0, max: 1000, aboveMin: true, meaning: 'bicycle, rider and load' },
-    decelerationG: { type: 'number', unit: 'g', min: 0, max: 2, meaning: 'deceleration over standard gravity' },
+    ...STOP,
     tyreRadiusMm: lengthAbove0('radius of the tyre on the road', 600),
     torqueNmPerN: share('braking torque for each newton of cable tension at the brake', 20),
-    efficiency: share('tension at the brake over tension at the lever', 1),
-    leverCableArmMm: lengthAbove0('lever pivot to cable end', 100),
-    leverFingerArmMm: lengthAbove0('lever pivot to finger', 200),
+    ...PULL,
   },
   outputs: {
     brakingForceN: { type: 'number', unit: 'N', meaning: 'wanted at the road' },
     torqueNm: { type: 'number', unit: 'N·m', meaning: 'wanted at the wheel' },
-    cableForceN: { type: 'number', unit: 'N', meaning: 'tension at the brake' },
-    leverage: { type: 'number', unit: '', meaning: 'cable tension at the lever over finger force' },
-    handForceN: { type: 'number', unit: 'N', meaning: 'finger force at the lever' },
+    ...PULLED,
   },
   sources: [
     { kind: 'textbook', title: 'Braking torque over the tyre’s radius is the force at the road; the lever by moments' },
-    { kind: 'standard', title: '16 CFR 1512.5/1512.18: 0.50 g with at most 178 N (40 lbf) at the lever (from memory)' },
+    CODE,
   ],
   example: {
     massKg: 90,

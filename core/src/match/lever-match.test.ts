@@ -132,6 +132,22 @@ describe('the calculations behind it', () => {
     expect(o.handForceN).toBeCloseTo(49.03, 2)
   })
 
+  // The same stop by torque, worked by hand: 490.3 N at 0.311 m is 152.5 N·m; 2·μ·κ·r = 1.244 N·m a newton of cable → 122.6 N.
+  it('hand-torque by hand: whatever presses on whatever, it is the same stop', () => {
+    const o = outputs('hand-torque', {
+      massKg: 100,
+      decelerationG: 0.5,
+      tyreRadiusMm: 311,
+      torqueNmPerN: 2 * 0.5 * 4 * 0.311,
+      efficiency: 1,
+      leverCableArmMm: 30,
+      leverFingerArmMm: 75,
+    })
+    expect(o.torqueNm).toBeCloseTo(152.49, 2)
+    expect(o.cableForceN).toBeCloseTo(122.58, 2)
+    expect(o.handForceN).toBeCloseTo(49.03, 2)
+  })
+
   // Moments about the front contact, worked by hand: 0.8 × 600 / (1000 + 0.8 × 1000) = 0.267 g.
   it('rear-skid by hand, and never above where friction alone would stop', () => {
     const limit = outputs('rear-skid', {

@@ -93,10 +93,18 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag
   )
 }
 
-/** Where a line’s name stands against its end: above it, the lowest line’s below, wherever the panel has room. */
-function labelBeside(end: number, lowest: boolean, top: number, floor: number): number {
-  const [above, below] = [end - 22 > top, end + 22 < floor]
-  return lowest ? (below ? 18 : -8) : above ? -8 : 18
+/** A line of words, pixels. */
+const WORDS = 18
+
+/**
+ * Where a line’s name stands against its end: above it, the lowest line’s below, wherever the panel has room; above the
+ * lowest line’s name where that has none below and would be written over.
+ */
+function labelBeside(end: number, lowest: number, top: number, floor: number, alone: boolean): number {
+  const below = (at: number) => at + 22 < floor
+  if (end === lowest && !alone) return below(end) ? WORDS : -8
+  if (end - 22 <= top) return WORDS
+  return !alone && !below(lowest) && lowest - end < WORDS ? -8 - WORDS : -8
 }
 
 interface PanelProps {
@@ -181,7 +189,7 @@ function PanelDrawing({ panel: { title, lines, band, downward = false, value }, 
             {label && last && (
               <text
                 x={x(last.x) - 4}
-                y={y(last.y) + labelBeside(y(last.y), lines.length > 1 && y(last.y) === lowest, top, floor)}
+                y={y(last.y) + labelBeside(y(last.y), lowest, top, floor, lines.length === 1)}
                 textAnchor="end"
                 {...TEXT}
               >

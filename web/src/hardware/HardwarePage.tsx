@@ -1,6 +1,6 @@
 import type { End } from '@overhaul/core/brake/dimension'
 import type { Family } from '@overhaul/core/brake/family'
-import { type Dimension, fitHardware } from '@overhaul/core/stand/hardware'
+import type { Dimension } from '@overhaul/core/stand/hardware'
 import { changedBy, type HardwareChange } from '@overhaul/core/stand/history'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
@@ -15,7 +15,7 @@ import { useKept } from '../data/use-kept.ts'
 import { Options } from '../ui/Options.tsx'
 import { Complaint, Page, Press, Slate } from '../ui/parts.tsx'
 import { Figures, WriteDown } from './Figures.tsx'
-import { readFigures, showFigure, type Typed, unitWords, withTyped } from './figures.ts'
+import { following, readFigures, showFigure, type Typed, unitWords } from './figures.ts'
 import { Hanging } from './Hanging.tsx'
 import { Bench, Column, Ends } from './layout.ts'
 import { Naming } from './Naming.tsx'
@@ -90,10 +90,7 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
     const changed = changedBy(brake.hardware, waitingOf(waiting, path))
     return changed.ok ? changed.value : brake.hardware
   }, [brake, waiting, path])
-  const model = useMemo(() => {
-    const following = fitHardware(family, withTyped(family, hardware, typed, length))
-    return following.ok ? following : fitHardware(family, hardware)
-  }, [family, hardware, typed, length])
+  const model = useMemo(() => following(family, hardware, typed, length), [family, hardware, typed, length])
   if (!model.ok) return <Complaint>{model.error.message}</Complaint>
 
   const specOf = (id: string) => family.dimensions.find((each) => each.id === id)

@@ -1,6 +1,6 @@
 import type { End } from '@overhaul/core/brake/dimension'
 import type { Family } from '@overhaul/core/brake/family'
-import { type Dimension, fitHardware, type Hardware } from '@overhaul/core/stand/hardware'
+import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
 import { type FormEvent, useMemo, useState } from 'react'
@@ -12,7 +12,7 @@ import { newId } from '../data/ids.ts'
 import { Options } from '../ui/Options.tsx'
 import { Choose, Complaint, Field, Page, Press, Row, Slate } from '../ui/parts.tsx'
 import { Figures } from './Figures.tsx'
-import { readFigures, type Typed, withTyped } from './figures.ts'
+import { following, readFigures, type Typed } from './figures.ts'
 import { Bench, Column, Ends } from './layout.ts'
 import { ShapeDrawing } from './ShapeDrawing.tsx'
 
@@ -162,10 +162,7 @@ function OwnFigures({ end, draft: { typed, traits }, family, onLay }: EndProps &
   const { length } = useSettings()
   const [inHand, setInHand] = useState<string>()
   const hardware = useMemo<Hardware>(() => ({ family: family.id, end, dimensions: {}, traits }), [family, end, traits])
-  const model = useMemo(() => {
-    const following = fitHardware(family, withTyped(family, hardware, typed, length))
-    return following.ok ? following : fitHardware(family, hardware)
-  }, [family, hardware, typed, length])
+  const model = useMemo(() => following(family, hardware, typed, length), [family, hardware, typed, length])
   if (!model.ok) return <Complaint>{model.error.message}</Complaint>
   const title = family.dimensions.find(({ id }) => id === inHand)?.title
   return (

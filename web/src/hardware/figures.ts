@@ -1,4 +1,4 @@
-import { type DimensionSpec, type Dimensions, type Here, hereAt } from '@overhaul/core/brake/dimension'
+import type { DimensionSpec, Dimensions } from '@overhaul/core/brake/dimension'
 import type { Family } from '@overhaul/core/brake/family'
 import type { BrakeModel } from '@overhaul/core/brake/model'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
@@ -11,7 +11,7 @@ import {
   UNITS,
   type UnitId,
 } from '@overhaul/core/quantity/quantity'
-import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
+import { type Dimension, fitHardware, type Hardware } from '@overhaul/core/stand/hardware'
 import { format } from 'date-fns'
 
 const isUnit = (unit: string): unit is UnitId => unit in UNITS
@@ -59,6 +59,12 @@ export function withTyped(family: Family, hardware: Hardware, typed: Typed, leng
   return { ...hardware, dimensions: { ...hardware.dimensions, ...Object.fromEntries(read) } }
 }
 
+/** The brake as it would be with what is typed; as it is known where that could not brake. */
+export function following(family: Family, hardware: Hardware, typed: Typed, length: LengthUnit): Outcome<BrakeModel> {
+  const typedIn = fitHardware(family, withTyped(family, hardware, typed, length))
+  return typedIn.ok ? typedIn : fitHardware(family, hardware)
+}
+
 /** Where a figure comes from, in few words; the book’s own sources stand in the working. */
 export function provenanceOf(spec: DimensionSpec, known: Dimension | undefined): string {
   if (!known) return spec.source.kind === 'our-choice' ? 'assumed' : 'typical, from memory'
@@ -95,6 +101,3 @@ export const frameOf = (model: BrakeModel, focus: string | undefined) =>
   model.frame(believed(model), { travelMm: 0, wheelDeg: 0, ...(focus !== undefined && { focus }) })
 
 const isDrawn = (model: BrakeModel, id: string): boolean => frameOf(model, id).dimensions.some((each) => each.strong)
-
-/** Built as usual at its end, with what is known of it laid over. */
-export const hereOf = (family: Family, { end, traits }: Hardware): Here => hereAt(family, end, traits)
