@@ -1,5 +1,6 @@
 import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { BrakeModel, Derived } from '../brake/model.ts'
+import { NOTHING } from '../brake/observation.ts'
 import { placement, type Window, type Windows } from '../brake/window.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
@@ -102,11 +103,14 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
       .sort((a, b) => b.value - a.value)
       .slice(0, most)
   const movesOf = (ranked: readonly { readonly move: Amounts }[]) => ranked.map(({ move }) => move)
-  const screened = sieve(candidates(bench, mean, aims, belief, state), [mean], SCREENED)
+  const all = candidates(bench, mean, aims, belief, state)
+  const screened = sieve(all, [mean], SCREENED)
   const best = sieve(movesOf(sieve(movesOf(screened), coarse, SHORTLIST)), fine, SHORTLIST)
   const chanceNow = bench.chance(fine, STAY)
   const chosen = best[0]
   const turn = chosen && toTurn(bench, fine, chosen.move, belief)
+  const away = onTheTrack(model, state) && (turn?.chance ?? 0) < LIKELY && furthestBack(bench, mean, all)
+  if (away) return { kind: 'turn', turn: toTurn(bench, fine, away, belief), chanceNow, others: [] }
   if (!turn || (!insist && !turn.probes && turn.chance < chanceNow + WORTH_A_TURN)) {
     if (out.length === 0) return { kind: 'in-window', chanceNow }
     const unsure = out.filter((reading) => looksSinceTurn(belief, reading) < ENOUGH_LOOKS)
@@ -117,6 +121,26 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     return { kind: 'no-setting', say: NO_BETTER }
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
   return { kind: 'turn', turn, chanceNow, others }
+}
+
+/** Something needed reads nothing: how much further it would go in is not known, so no turn can promise a window yet. */
+const onTheTrack = ({ needed }: BrakeModel, { readings }: StandState): boolean =>
+  needed.some((id) => {
+    const now = readings[id]
+    return now?.status === 'current' && typeof now.value === 'number' && now.value <= NOTHING
+  })
+
+/** Brought nearer by this many half-windows at least, a brake that reads nothing is worth a turn that only shows more of it. */
+const NEARER = 0.25
+
+/** The move that brings the brake as believed furthest out of where it reads nothing; none where none does. */
+function furthestBack(bench: Bench, mean: Sample, moves: readonly Amounts[]): Amounts | undefined {
+  let best: { readonly move: Amounts; readonly off: number } | undefined
+  for (const move of moves) {
+    const off = bench.distance(mean, move)
+    if (!best || off < best.off) best = { move, off }
+  }
+  return best && best.off < bench.distance(mean, STAY) - NEARER ? best.move : undefined
 }
 
 /** Told that the brake is not right, this many possible brakes are looked through for those that are not. */

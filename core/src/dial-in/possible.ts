@@ -115,6 +115,16 @@ export class Bench {
     return (inside - 0.02 * off) / samples.length
   }
 
+  /** How far off a brake is after a move, in half-windows of its worst reading; 0 with all of them in. */
+  distance(sample: Sample, move: Amounts): number {
+    const y = this.after(sample, move, false)
+    return this.aims.reduce((worst, { index, window }) => {
+      const value = y[index] as number
+      const half = (window.high - window.low) / 2
+      return Math.max(worst, (window.low - value) / half, (value - window.high) / half)
+    }, 0)
+  }
+
   private isIn(y: Float64Array): boolean {
     for (const { index, window } of this.aims) {
       const value = y[index] as number

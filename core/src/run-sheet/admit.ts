@@ -138,6 +138,9 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
       `From contact the ${spec.title} goes back: ${spec.contact.inward > 0 ? spec.minus : spec.plus}.`,
     )
   }
+  if (entry.tried !== undefined && (entry.amount !== 0 || !entry.endReached)) {
+    return refuse('out-of-range', 'tried', 'What was tried is told where nothing moved: amount 0, at its end.')
+  }
   if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
     return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
   }

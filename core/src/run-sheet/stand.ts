@@ -7,8 +7,9 @@ import type { OnStand } from '../brake/on-stand.ts'
 import { routeDimensions } from '../cable/route.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
-import { fold, lastReading, lastSeen, type StandState } from '../stand/fold.ts'
+import { fold, lastReading, lastSeen, type StandState, standingIn } from '../stand/fold.ts'
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
+import type { Measured } from '../stand/history.ts'
 
 /** A brake on the stand: its hardware, and its log folded. */
 export interface Stand extends OnStand {
@@ -23,11 +24,9 @@ export function hardwareIn(
   hardware: Hardware,
   entries: readonly Entry[],
 ): { readonly dimensions: Dimensions; readonly here: Here } {
-  const struck = new Set(entries.flatMap((entry) => (entry.kind === 'correction' ? [entry.strikes] : [])))
   const measured: Record<string, number> = {}
   const traits: Record<string, string> = { ...hardware.traits }
-  for (const entry of entries) {
-    if (struck.has(entry.id)) continue
+  for (const entry of standingIn(entries)) {
     if (entry.kind === 'route') Object.assign(measured, routeDimensions(entry.segments))
     if (entry.kind !== 'reading') continue
     const dimension = kit.reading(entry.reading)?.dimension
@@ -39,6 +38,22 @@ export function hardwareIn(
     dimensions: { ...bookDimensions(kit.family, measuredDimensions(hardware), hardware.end), ...measured },
     here: hereAt(kit.family, hardware.end, traits),
   }
+}
+
+/** What a job measured of the hardware itself, to be handed to the brake: a later job has it. */
+export function measuredIn(kit: Kit, entries: readonly Entry[]): readonly Measured[] {
+  const own = new Set(kit.family.dimensions.map(({ id }) => id))
+  return standingIn(entries).flatMap((entry): readonly Measured[] => {
+    const told = { provenance: 'measured', since: entry.at, by: entry.by } as const
+    if (entry.kind === 'route')
+      return Object.entries(routeDimensions(entry.segments)).flatMap(([dimension, value]) =>
+        own.has(dimension) && value !== undefined ? [{ dimension, value, ...told }] : [],
+      )
+    if (entry.kind !== 'reading' || typeof entry.value !== 'number') return []
+    const dimension = kit.reading(entry.reading)?.dimension
+    if (!dimension || !own.has(dimension)) return []
+    return [{ dimension, value: entry.value, ...told, ...(entry.instrument && { instrument: entry.instrument }) }]
+  })
 }
 
 let lastFit: { family: Family; key: string; model: Outcome<BrakeModel> } | undefined

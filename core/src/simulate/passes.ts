@@ -100,6 +100,7 @@ class Mechanic {
           amount: turned,
           unit: this.unitOf(adjuster),
           ...(endReached && { endReached }),
+          ...(turned === 0 && { tried: amount }),
         })
       }
     }

@@ -37,6 +37,8 @@ export type EntryBody =
       readonly amount: number
       readonly unit: TurnUnit
       readonly endReached?: boolean
+      /** The amount the hand tried, where nothing moved: which end it stands at. Without it an amount of 0 tells of no end. */
+      readonly tried?: number
       /** Wound in to contact first, then back by the amount. */
       readonly from?: From
     }

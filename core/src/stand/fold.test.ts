@@ -1,5 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import { confirm, KIT, MODEL, measured, PREPARED, reading, seen, turn, written } from '../testing/stand.ts'
+import { expectOk } from '../outcome/outcome.ts'
+import {
+  confirm,
+  HARDWARE,
+  KIT,
+  MODEL,
+  measured,
+  PREPARED,
+  reading,
+  refusal,
+  seen,
+  turn,
+  written,
+} from '../testing/stand.ts'
+import { openStand } from '../workshop/open.ts'
 import type { Entry, EntryBody } from './entries.ts'
 import { fold, inOrder } from './fold.ts'
 
@@ -103,5 +117,44 @@ describe('ends of travel', () => {
   it('bound what is left even while the position is unknown', () => {
     const state = folded(turn('leftScrew', 4))
     expect(state.adjusters.leftScrew).toMatchObject({ position: undefined, roomUp: 2, roomDown: 6 })
+  })
+})
+
+describe('an end that was tried', () => {
+  const end = (more: object): EntryBody => ({
+    kind: 'turn',
+    adjuster: 'leftScrew',
+    amount: 0,
+    unit: 'turn',
+    endReached: true,
+    ...more,
+  })
+  const position = (...bodies: readonly EntryBody[]) =>
+    fold(KIT, MODEL, written(...bodies)).adjusters.leftScrew?.position
+
+  it('nothing moved: the end is the one the hand tried, and without that no end is taught', () => {
+    expect(position(end({ tried: 0.5 }))).toBe(6)
+    expect(position(end({ tried: -0.5 }))).toBe(0)
+    expect(position(end({}))).toBeUndefined()
+  })
+
+  it('is told only where nothing moved', () => {
+    expect(refusal([], end({ tried: 0.5 }))).toBeUndefined()
+    expect(refusal([], end({ amount: 0.5, tried: 0.5 }))?.field).toBe('tried')
+  })
+})
+
+describe('an undo that was undone', () => {
+  // One rule everywhere: what stands again stands in the readings and in the model’s own dimensions alike.
+  it('gives screen and model the same value', () => {
+    const boss = { kind: 'reading', reading: 'leverReach', value: 72, unit: 'mm' } as const
+    const log = written(boss, { kind: 'correction', strikes: 'entry-1' }, { kind: 'correction', strikes: 'entry-2' })
+    const stand = expectOk(openStand(HARDWARE, log))
+    expect(stand.state.readings.leverReach?.value).toBe(72)
+    expect(stand.dimensions.leverReachMm).toBe(72)
+    expect(stand.model.throw.lever.reachMm).toBe(72)
+    const struck = expectOk(openStand(HARDWARE, log.slice(0, 2)))
+    expect(struck.state.readings.leverReach).toBeUndefined()
+    expect(struck.dimensions.leverReachMm).toBe(60)
   })
 })

@@ -106,6 +106,13 @@ function strikes(ordered: readonly Entry[]): ReadonlyMap<string, Entry> {
   return struck
 }
 
+/** Entries that count, in order: not struck, or struck by a correction that was itself taken back. */
+export function standingIn(entries: readonly Entry[]): readonly Entry[] {
+  const ordered = inOrder(entries)
+  const struck = strikes(ordered)
+  return ordered.filter((entry) => !struck.has(entry.id))
+}
+
 /** What an entry establishes or shakes. */
 export const factOf = (entry: Entry): Fact | undefined => {
   if (entry.kind === 'reading') return `reading:${entry.reading}`
@@ -222,7 +229,8 @@ function adjusterState(spec: BrakeModel['adjusters'][number], standing: readonly
     lowest = Math.min(lowest, turned)
     highest = Math.max(highest, turned)
     if (position !== undefined) position = Math.min(travel, Math.max(0, position + entry.amount))
-    if (entry.endReached) position = entry.amount > 0 ? travel : 0
+    const tried = entry.amount === 0 ? entry.tried : entry.amount
+    if (entry.endReached && tried) position = tried > 0 ? travel : 0
   }
   const spread = highest - lowest
   return {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
+import { HARDWARE, written } from '../testing/stand.ts'
+import { hardwareAfter } from '../workshop/open.ts'
 import type { Hardware } from './hardware.ts'
 import { changedBy, type HardwareChange, hardwareAsOf } from './history.ts'
 
@@ -50,5 +52,34 @@ describe('hardware measured later', () => {
     expect(arm(hardwareAsOf(now, DAY(3)))).toBe(103)
     expect(hardwareAsOf(now, DAY(3)).dimensions).not.toHaveProperty('rimWidthMm')
     expect(arm(hardwareAsOf(now, DAY(5)))).toBe(102)
+  })
+})
+
+describe('what a job measured of the hardware', () => {
+  const log = written(
+    { kind: 'reading', reading: 'leverReach', value: 72, unit: 'mm', instrument: 'rule' },
+    { kind: 'reading', reading: 'gapLeft', value: 1, unit: 'mm' },
+    { kind: 'reading', reading: 'leverPull', value: 28, unit: 'mm' },
+    { kind: 'correction', strikes: 'entry-3' },
+  )
+  const given = hardwareAfter(HARDWARE, log)
+
+  it('goes to the brake with when and by whom; what was struck and what is no hardware does not', () => {
+    expect(given.dimensions).toEqual({
+      leverReachMm: { value: 72, provenance: 'measured', instrument: 'rule', since: log[0]?.at, by: '1' },
+    })
+  })
+
+  it('once, and never over what was measured since', () => {
+    expect(hardwareAfter(given, log)).toBe(given)
+    const since: HardwareChange = {
+      dimension: 'leverReachMm',
+      value: 70,
+      provenance: 'measured',
+      since: '2027-01-01T00:00:00Z',
+      by: '2',
+    }
+    const later = expectOk(changedBy(HARDWARE, [since]))
+    expect(hardwareAfter(later, log).dimensions.leverReachMm?.value).toBe(70)
   })
 })

@@ -1,12 +1,14 @@
+import { kitOf } from '../bench/kit.ts'
 import type { Family } from '../brake/family.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Learnt } from '../dial-in/layout.ts'
 import { type Fault, type Outcome, ok } from '../outcome/outcome.ts'
 import { admit } from '../run-sheet/admit.ts'
 import { type Job, learntOn, type Visit, workOut } from '../run-sheet/job.ts'
-import { type Stand, standOf } from '../run-sheet/stand.ts'
+import { measuredIn, type Stand, standOf } from '../run-sheet/stand.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fitHardware, type Hardware } from '../stand/hardware.ts'
+import { changedBy } from '../stand/history.ts'
 import { findFamily } from './families.ts'
 
 /** The stand as the log tells it. Refuses an unknown family and hardware whose geometry cannot brake. */
@@ -55,4 +57,18 @@ export function checkHardware(hardware: Hardware): Outcome<{ family: Family; mod
   if (!family.ok) return family
   const model = fitHardware(family.value, hardware)
   return model.ok ? ok({ family: family.value, model: model.value }) : model
+}
+
+/**
+ * The hardware with what a job measured of it laid over: kept with the brake when the job is released. What was measured
+ * since, and what this family would refuse, stays as it is.
+ */
+export function hardwareAfter(hardware: Hardware, entries: readonly Entry[]): Hardware {
+  const family = findFamily(hardware.family)
+  if (!family.ok) return hardware
+  return measuredIn(kitOf(family.value), entries).reduce((now, change) => {
+    if (now.dimensions[change.dimension]?.value === change.value) return now
+    const changed = changedBy(now, [change])
+    return changed.ok && checkHardware(changed.value).ok ? changed.value : now
+  }, hardware)
 }

@@ -10,6 +10,7 @@ import { seedDemo } from './seed.ts'
 interface RackRow {
   readonly name: string
   readonly brakes: readonly {
+    readonly id: string
     readonly end: string
     readonly job: {
       readonly id: string
@@ -44,6 +45,20 @@ describe('Lockside Hire', () => {
     expect(jobs().filter((job) => !job.releasedAt).length).toBeGreaterThan(5)
     expect(jobs().some((job) => job.summary.nextSay === 'Next turn is ready.')).toBe(true)
     for (const job of jobs().filter((each) => each.releasedAt)) expect(job.summary.nextSay).toMatch(/^Released by/)
+  })
+
+  it('what a released job measured of its brake stayed with the brake, with when and by whom', async () => {
+    const all: { id: string; hardware: { dimensions: Record<string, { since?: string; by?: string }> } }[] = (
+      await shop.get('brakes')
+    ).body
+    const released = rack.flatMap((each) => each.brakes).filter(({ job }) => job?.releasedAt)
+    const ids = new Set(released.map((each) => each.id))
+    const theirs = all.filter((brake) => ids.has(brake.id))
+    expect(theirs.length).toBe(released.length)
+    // All but the few whose figure was given with the brake and measured the same.
+    const kept = theirs.filter(({ hardware }) => hardware.dimensions.leverReachMm?.since)
+    expect(kept.length).toBeGreaterThan(0.8 * theirs.length)
+    for (const { hardware } of kept) expect(hardware.dimensions.leverReachMm?.by).toEqual(expect.any(String))
   })
 
   it('lays each unfinished job down where it should be, and finishes the others', () => {

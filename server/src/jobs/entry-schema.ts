@@ -17,6 +17,7 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
     amount: Joi.number().required(),
     unit: Joi.string().valid('turn', 'mm', 'hole', 'click').required(),
     endReached: Joi.boolean(),
+    tried: Joi.number().invalid(0),
     from: Joi.object({ contact: Joi.string().valid('ear', 'feel').required() }),
   },
   swap: { part: WORD.required(), to: Joi.string().max(200).allow('').required() },

@@ -5,7 +5,7 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import { endingOf } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
-import { firstRefusal, learntFrom } from '@overhaul/core/workshop/open'
+import { firstRefusal, hardwareAfter, learntFrom } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { notFound } from '../app/fault.ts'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
@@ -157,6 +157,7 @@ export class Ledger {
     }
     const statements: Statement[] = [db.insert(entries).values(rows)]
     if (changes) statements.push(db.update(jobs).set(ended).where(eq(jobs.id, open.job.id)))
+    if (changes && ended.releasedAt !== null) statements.push(...(await this.measured(open, fresh)))
     try {
       await this.store.write(statements)
     } catch (error) {
@@ -167,6 +168,15 @@ export class Ledger {
     Object.assign(open.job, ended)
     if (reopens) this.held.delete(open.job.id)
     return ok(true)
+  }
+
+  /** What a released job measured of the brake itself goes to the brake. */
+  private async measured({ job, entries: log }: OpenJob, fresh: readonly Entry[]): Promise<Statement[]> {
+    const { db } = this.store
+    const [brake] = await db.select().from(brakes).where(eq(brakes.id, job.brakeId))
+    if (!brake) return []
+    const hardware = hardwareAfter(brake.hardware, [...log, ...fresh])
+    return hardware === brake.hardware ? [] : [db.update(brakes).set({ hardware }).where(eq(brakes.id, brake.id))]
   }
 
   /** The number of a later job on the same brake, if there is one. */

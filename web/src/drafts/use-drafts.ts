@@ -5,6 +5,8 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useKept } from '../data/use-kept.ts'
 import { draftBody, roundToHand, stepOf, writeDraft } from './drafts.ts'
 
+const NOTHING_TYPED: Readonly<Record<string, string>> = {}
+
 /** Readings typed, nudged or dragged but not yet in the log. Text as the hand wrote it, in the workshop's unit. */
 export interface Drafts {
   readonly text: Readonly<Record<string, string>>
@@ -18,9 +20,18 @@ export interface Drafts {
   readonly bodies: () => Outcome<readonly EntryBody[]>
 }
 
-/** Drafts of one job; they survive a reload. */
-export function useDrafts(jobId: string, kit: Kit, length: LengthUnit): Drafts {
-  const [text, setText] = useKept<Readonly<Record<string, string>>>(`overhaul.drafts.${jobId}`, {})
+/** What was typed, and what the brake had last been moved by when it was. */
+interface Kept {
+  readonly since: string
+  readonly text: Readonly<Record<string, string>>
+}
+
+/** Drafts of one job; they survive a reload, but not a turn: what was typed before it was not measured after it. */
+export function useDrafts(jobId: string, kit: Kit, length: LengthUnit, since: string): Drafts {
+  const [kept, setKept] = useKept<Kept>(`overhaul.measured.${jobId}`, { since, text: {} })
+  const text = kept.since === since ? kept.text : NOTHING_TYPED
+  const setText = (change: (now: Readonly<Record<string, string>>) => Readonly<Record<string, string>>) =>
+    setKept((now) => ({ since, text: change(now.since === since ? now.text : NOTHING_TYPED) }))
   const set = (reading: string, draft: string) => setText((now) => ({ ...now, [reading]: draft }))
   const value = (reading: string): number | undefined => {
     const draft = text[reading]

@@ -25,6 +25,7 @@ import { NextPanel } from './next/NextPanel.tsx'
 import { RunLine } from './RunLine.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useKeys } from './use-keys.ts'
+import { lastMoved } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
 const Room = styled.div`
@@ -95,7 +96,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
-  const drafts = useDrafts(record.job.id, job.kit, length)
+  const drafts = useDrafts(record.job.id, job.kit, length, lastMoved(job.state.standing))
 
   const line = useMemo(() => runLine(job, job.advice), [job])
   const stationOfNext = stationInHand(job.next, job)

@@ -44,6 +44,7 @@ export function useKeys(actions: KeyActions): void {
     const onKey = (event: KeyboardEvent) => {
       const act = latest.current
       if (event.key === 'Escape') return act.escape()
+      if (event.repeat) return
       if (!letterKeys || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
       const letter: Record<string, (() => void) | undefined> = {
         m: act.measure,

@@ -6,6 +6,7 @@ import { formatFraction } from '@overhaul/core/quantity/number'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { sayTurn, showParts } from '@overhaul/core/stand/describe'
+import type { Entry } from '@overhaul/core/stand/entries'
 import type { HandleNote, LeaderNote } from '../drawing/annotations.tsx'
 
 /** The brake as believed to stand now: the inputs behind every drawn frame. */
@@ -69,3 +70,7 @@ export function fullTravel(q: Float64Array, model: BrakeModel, reachMm: number):
     travel += 1
   return Math.min(travel, reachMm)
 }
+
+/** The last turn that stands, of this hand or another's; empty before the first. */
+export const lastMoved = (standing: readonly Entry[]): string =>
+  standing.findLast((entry) => entry.kind === 'turn')?.id ?? ''

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { bookDimensions, hereAt } from '../../brake/dimension.ts'
 import { type ChosenSchool, readSchool, usualOf, writeSchool } from '../../brake/school.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { DIMENSIONS, HERE, THROW } from '../../testing/stand.ts'
+import { FAMILIES } from '../../workshop/families.ts'
 import { linearPullFamily } from '../linear-pull/family.ts'
 import { BITE, biteSetting, convertBite, DEFAULT_BITE, type RimThrow, rimThrowOf } from './bite.ts'
 import { gapWalls, type WheelState, windowsFor } from './windows.ts'
@@ -97,5 +99,42 @@ describe('windows', () => {
     const model = expectOk(linearPullFamily.fit({ ...DIMENSIONS, leverReachMm: 45 }, HERE))
     const short = rimThrowOf(model) as RimThrow
     expect(gapWalls(short, wheel(0.4)).bar).toBeLessThan(gapWalls(THROW, wheel(0.4)).bar)
+  })
+})
+
+// A window is an interval: where there is none, that is said.
+describe('no window is inside out', () => {
+  const schools = BITE.options.flatMap(({ id, amount }) =>
+    amount ? [amount.min, amount.usual, amount.max].map((each) => school(id, each)) : [],
+  )
+  it.each(FAMILIES.map((family) => [family.id, family] as const))(
+    'of a %s, whatever the school, lever and wheel',
+    (_, family) => {
+      const between = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true })
+      fc.assert(
+        fc.property(
+          fc.constantFrom(...schools),
+          fc.record({ leverReachMm: between(25, 110), leverCableArmMm: between(15, 40), flexMm: between(0, 2) }),
+          between(0, 3),
+          (chosen, own, runout) => {
+            const model = family.fit(bookDimensions(family, own), hereAt(family, 'rear'))
+            fc.pre(model.ok)
+            const windows = expectOk(model).windows({ bite: chosen }, { number: () => runout, seen: () => undefined })
+            const insideOut = Object.values(windows.of).filter(({ low, high }) => low > high)
+            expect(windows.empty ? [] : insideOut).toEqual([])
+          },
+        ),
+        { numRuns: 150 },
+      )
+    },
+  )
+
+  it('a bite at seven tenths of the travel is no setting, and says why', () => {
+    const { empty } = expectOk(linearPullFamily.fit(DIMENSIONS, HERE)).windows(
+      { bite: school('third', 0.7) },
+      { number: () => 0.2, seen: () => undefined },
+    )
+    expect(empty?.code).toBe('school-too-long')
+    expect(empty?.say).toContain('bar')
   })
 })

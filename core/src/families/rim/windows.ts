@@ -169,8 +169,26 @@ export function windowsFor(
     },
     ...also,
   }
-  const empty = emptyWindow(walls, setting.gapMm, gapLow, gapHigh, runout, because)
+  const empty =
+    emptyWindow(walls, setting.gapMm, gapLow, gapHigh, runout, because) ??
+    noBite(of.biteTravel as Window, setting.travelMm, because)
   return empty ? { of, empty } : { of }
+}
+
+/** A bite that the bar or the free play leaves no room for. */
+function noBite({ low, high }: Window, wantedMm: number, because: readonly Because[]): EmptyWindow | undefined {
+  if (high >= low) return undefined
+  return wantedMm > high
+    ? {
+        code: 'school-too-long',
+        say: `A bite at ${mm(wantedMm)} would bring the lever to the bar: at most ${mm(Math.max(0, high))}. Choose a school with a shorter throw.`,
+        because,
+      }
+    : {
+        code: 'school-too-tight',
+        say: `A bite at ${mm(wantedMm)} comes before the cable is taut: at least ${mm(low)}. Choose a school with a longer throw.`,
+        because,
+      }
 }
 
 function emptyWindow(

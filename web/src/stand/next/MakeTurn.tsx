@@ -120,12 +120,17 @@ function SomethingElse({
     Object.fromEntries(turn.moves.map(({ adjuster, amount }) => [adjuster, amount])),
   )
   const [ended, setEnded] = useState<Readonly<Record<string, boolean>>>({})
+  /** Nothing moved: what was asked for is what the hand tried. */
+  const triedIn = (id: string, amount: number) => {
+    const asked = turn.moves.find(({ adjuster }) => adjuster === id)?.amount
+    return amount === 0 && ended[id] && asked ? { tried: asked } : {}
+  }
   const log = () => {
     const bodies = job.model.adjusters.flatMap(({ id, unit }): readonly EntryBody[] => {
       const amount = amounts[id] ?? 0
       return amount === 0 && !ended[id]
         ? []
-        : [{ kind: 'turn', adjuster: id, amount, unit, ...(ended[id] && { endReached: true }) }]
+        : [{ kind: 'turn', adjuster: id, amount, unit, ...(ended[id] && { endReached: true }), ...triedIn(id, amount) }]
     })
     if (bodies.length > 0 && write(bodies)) onClose()
   }
