@@ -49,7 +49,8 @@ export const drumTorque = defineCalculation({
       return refuse('out-of-range', 'endDeg', `endDeg is ${endDeg}. Accepted: more than startDeg, ${startDeg}°.`)
     const from = toRad(startDeg)
     const to = toRad(endDeg)
-    const peak = Math.sin(Math.min(to, Math.PI / 2))
+    // The pressure peaks square to the hinge, or at the end of the lining that is nearest to that.
+    const peak = Math.sin(Math.min(to, Math.max(from, Math.PI / 2)))
     const pressure = maxPressureKpa / 1000 / peak
     const momentFriction =
       friction *

@@ -183,6 +183,11 @@ describe('drum-torque', () => {
     )
   })
 
+  // Worked by hand: 0.32 × 1 MPa × 32 × 150² × (cos 110° − cos 150°)/sin 110° = 128.5 N·m; the peak is where the lining begins.
+  it('a lining that begins beyond the square is pressed hardest where it begins', () => {
+    expect(outputs('drum-torque', { ...drum, startDeg: 110, endDeg: 150 }).leadingTorqueNm).toBeCloseTo(128.48, 1)
+  })
+
   it('refuses a shoe that would lock by itself and a lining that ends before it begins', () => {
     expect(fault('drum-torque', { ...drum, friction: 1.2 })).toMatchObject({ code: 'self-locking', field: 'friction' })
     expect(fault('drum-torque', { ...drum, startDeg: 130 })).toMatchObject({ field: 'endDeg' })

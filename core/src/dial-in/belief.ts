@@ -204,23 +204,36 @@ function doubts(
 
 /** Standard deviations of the unknowns: square roots of the diagonal of the inverse precision. */
 export function spreadOf(belief: Belief): Float64Array {
-  const n = belief.layout.unknowns.length
-  return Float64Array.from({ length: n }, (_, index) => {
-    const unit = new Float64Array(n)
-    unit[index] = 1
-    const half = forward(belief.factor, n, unit)
-    return Math.sqrt(half.reduce((sum, each) => sum + each * each, 0))
-  })
+  return Float64Array.from(belief.layout.unknowns, (_, index) => spreadOfSum(belief, [index]))
 }
+
+/** Standard deviation of some unknowns added together. */
+function spreadOfSum({ layout, factor }: Belief, unknowns: readonly number[]): number {
+  const n = layout.unknowns.length
+  const along = new Float64Array(n)
+  for (const index of unknowns) along[index] = 1
+  return Math.sqrt(forward(factor, n, along).reduce((sum, each) => sum + each * each, 0))
+}
+
+/** An unknown with all that was since put in its place: a part put in anew is not the one that was learnt. */
+const withItsSuccessors = ({ layout }: Belief, index: number): readonly number[] =>
+  index >= layout.inputs
+    ? [index]
+    : [
+        index,
+        ...layout.begins.flatMap((each) => (each?.added ?? []).filter((added) => layout.inputOf[added] === index)),
+      ]
 
 /** What this job taught of the lasting unknowns, to be the prior of the brake's next visit. */
 export function lessons(belief: Belief): Learnt {
-  const spread = spreadOf(belief)
   const shown = isSettled(belief) ? belief.model.adjusters.filter((spec) => spec.eitherWay) : []
   return Object.fromEntries([
-    ...belief.layout.unknowns.flatMap(({ id, lasting }, index) =>
-      lasting ? [[id, { mean: belief.mean[index] as number, sd: Math.max(0.02, spread[index] as number) }]] : [],
-    ),
+    ...belief.layout.unknowns.flatMap(({ id, lasting }, index) => {
+      if (!lasting) return []
+      const parts = withItsSuccessors(belief, index)
+      const mean = parts.reduce((sum, each) => sum + (belief.mean[each] as number), 0)
+      return [[id, { mean, sd: Math.max(0.02, spreadOfSum(belief, parts)) }]]
+    }),
     ...shown.map(({ id, book }) => [directionId(id), { mean: Math.sign(book), sd: 0 }]),
   ])
 }

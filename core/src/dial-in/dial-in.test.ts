@@ -159,6 +159,26 @@ describe('belief', () => {
   })
 })
 
+describe('what is handed to the next visit', () => {
+  const log = [...PREPARED, ...measured(0.8, 2.1, 18), ...measured(0.8, 2.1, 18)]
+  const learntOf = (...more: readonly EntryBody[]) => lessons(believed(...log, ...more).belief)
+
+  it('a new lever is not the one that was learnt', () => {
+    expect(learntOf().lever?.sd).toBeLessThan(0.06)
+    expect(learntOf({ kind: 'swap', part: 'lever', to: 'new' }).lever?.sd).toBeGreaterThan(0.14)
+    expect(learntOf({ kind: 'swap', part: 'pads', to: 'new' }).lever?.sd).toBeLessThan(0.06)
+  })
+
+  it('of a new brake nothing of the old one', () => {
+    const { ratio } = learntOf({ kind: 'swap', part: 'brake', to: 'new' })
+    const prior = MODEL.inputs.find(({ id }) => id === 'ratio')
+    expect(ratio).toMatchObject({
+      mean: expect.closeTo(prior?.mean as number, 6),
+      sd: expect.closeTo(prior?.sd as number, 6),
+    })
+  })
+})
+
 describe('advice', () => {
   it('asks for what is missing before it says anything about a screw', () => {
     const log = written(...PREPARED, reading('gapLeft', 0.2))

@@ -4,7 +4,7 @@ import type { Advice } from '../dial-in/advice.ts'
 import type { Act } from './next.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
-import { derivedOut, isOut, settled, sheetOf } from './status.ts'
+import { derivedOut, isOut, outWords, settled, sheetOf } from './status.ts'
 import type { StepStatus } from './step-state.ts'
 
 export interface StationStatus {
@@ -44,7 +44,8 @@ function centreMark(stand: Stand, sheet: readonly StepStatus[]): Pick<StationSta
 function stepsMark(steps: readonly StepStatus[]): Pick<StationStatus, 'mark' | 'cause'> {
   const recheck = steps.find((each) => each.state === 'recheck')
   if (recheck) return { mark: 'recheck', ...(recheck.cause && { cause: recheck.cause }) }
-  if (steps.some((each) => each.state === 'out')) return { mark: 'high' }
+  const out = steps.find((each) => each.state === 'out')
+  if (out) return { mark: 'high', cause: out.cause ?? `${out.step.title}: not well` }
   return { mark: steps.every((each) => settled(each.state)) ? 'in' : 'unmeasured' }
 }
 
@@ -56,7 +57,8 @@ function readingsMark(stand: Stand, ids: readonly string[]): Pick<StationStatus,
   for (const id of ids) {
     const value = state.readings[id]?.value
     const at = value === undefined ? 'in' : placed(stand, id, value)
-    if (at !== 'in') return { mark: at }
+    const cause = outWords(stand, id)
+    if (at !== 'in') return { mark: at, ...(cause && { cause }) }
   }
   return { mark: 'in' }
 }

@@ -211,3 +211,24 @@ describe('the run line', () => {
     expect(stationInHand(job([]).next, job([]))).toBe('wheel')
   })
 })
+
+describe('the run line says what is the matter', () => {
+  const causeAt = (bodies: readonly EntryBody[], id: string) => {
+    const at = job(bodies)
+    return runLine(at, at.advice).find((each) => each.id === id)?.cause
+  }
+  it('a late bite is late, in figures', () => {
+    expect(causeAt([...PREPARED, ...measured(1, 1, 34)], 'bite')).toMatch(/^bite 34 mm, at most \d+ mm$/)
+    expect(causeAt([...PREPARED, ...measured(0.2, 1.4, 20)], 'centre')).toMatch(/^gap left 0\.2 mm, at least 0\.\d mm$/)
+  })
+
+  it('what was answered not well is in its own words', () => {
+    const worn = WHEEL.map((body) =>
+      body.kind === 'reading' && body.reading === 'wearLine' ? seen('wearLine', 'gone') : body,
+    )
+    expect(causeAt(worn, 'wheel')).toMatch(/^wear/)
+    expect(causeAt([confirm('wheel-seated'), { kind: 'confirm', step: 'hub-play', well: false }], 'wheel')).toBe(
+      'has play',
+    )
+  })
+})

@@ -4,6 +4,7 @@ import type { Kit } from '../brake/kit.ts'
 import type { Circumstances, Step, StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
+import { showReading } from '../stand/describe.ts'
 import { establishedAs, factsOf, staleGround, staleOf } from './facts.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
@@ -80,7 +81,8 @@ function readingsState(stand: Stand, step: Step, readings: readonly string[]): A
   const stop = readings.some((id) => isStop(stand, id)) && ({ stop: true } as const)
   const missing = readings.some((id) => !stand.state.readings[id])
   if (missing) return stop ? { state: 'out', ...stop } : { state: 'open' }
-  if (step.done.kind === 'in-window' && out.length > 0) return { state: 'out', ...stop }
+  if (step.done.kind === 'in-window' && out.length > 0)
+    return { state: 'out', cause: firstOut(stand, out) ?? lower(step.title), ...stop }
   if (step.done.kind === 'judged') {
     const verdict = step.done.judge(stand)
     if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop ? { stop: true } : stop) }
@@ -101,6 +103,24 @@ export function derivedOut(stand: Stand): string | undefined {
   return undefined
 }
 
+/** What is the matter with a reading, in figures or in the words of its answer; undefined where it is well. */
+export function outWords(stand: Stand, id: string): string | undefined {
+  const { kit, state, windows } = stand
+  const value = state.readings[id]?.value
+  if (value === undefined || !isOut(stand, id)) return undefined
+  if (typeof value === 'string') return `${kit.title(id)}: ${lower(kit.option(id, value)?.title ?? value)}`
+  const window = windows.of[id]
+  const limit =
+    window &&
+    (value < window.low
+      ? `at least ${showReading(kit, id, window.low)}`
+      : `at most ${showReading(kit, id, window.high)}`)
+  return `${kit.title(id)} ${showReading(kit, id, value)}${limit ? `, ${limit}` : ''}`
+}
+
+const firstOut = (stand: Stand, ids: readonly string[]): string | undefined =>
+  ids.map((id) => outWords(stand, id)).find(Boolean)
+
 function dialState(stand: Stand, advice: Advice): At {
   if (advice.kind === 'in-window') return { state: 'done' }
   const { needed } = stand.model
@@ -108,7 +128,7 @@ function dialState(stand: Stand, advice: Advice): At {
   const apart = derivedOut(stand)
   return {
     state: needed.some((id) => isOut(stand, id)) || apart || advice.kind !== 'turn' ? 'out' : 'recheck',
-    cause: apart ?? (rubbing(stand) ? 'the wheel rubs' : 'the readings do not agree yet'),
+    cause: apart ?? firstOut(stand, needed) ?? (rubbing(stand) ? 'the wheel rubs' : 'the readings do not agree yet'),
   }
 }
 

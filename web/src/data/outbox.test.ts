@@ -116,6 +116,29 @@ describe('the outbox', () => {
     expect(await stored()).toEqual([])
   })
 
+  it('what was measured after a turn that was refused waits until a hand decides', async () => {
+    const turned: Entry = { ...note('t'), kind: 'turn', adjuster: 'barrel', amount: 1, unit: 'turn' } as Entry
+    answer = (ids) => (ids.includes('t') ? refuse('1.amount') : accept(ids))
+    const { put, drop } = await screen()
+    await put('job-1', [note('a'), turned, note('b'), note('c')])
+    expect(await stored()).toEqual(['b', 'c', 't'])
+    expect(sent.at(-1)?.ids).toEqual(['a'])
+    await drop('t')
+    expect(sent.at(-1)?.ids).toEqual(['b', 'c'])
+    expect(await stored()).toEqual([])
+  })
+
+  it('or is dropped with the turn', async () => {
+    const turned: Entry = { ...note('t'), kind: 'turn', adjuster: 'barrel', amount: 1, unit: 'turn' } as Entry
+    answer = (ids) => (ids.includes('t') ? refuse('0.amount') : accept(ids))
+    const { put, drop } = await screen()
+    await put('job-1', [turned, note('b')])
+    await put('job-2', [note('c')])
+    await drop('t', true)
+    expect(sent.map((each) => each.ids)).toEqual([['t', 'b'], ['c']])
+    expect(await stored()).toEqual([])
+  })
+
   it('a refused entry is not sent again after a reload', async () => {
     answer = () => refuse('value')
     const { put } = await screen()

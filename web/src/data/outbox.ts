@@ -59,10 +59,23 @@ export async function put(jobId: string, entries: readonly Entry[]): Promise<voi
   await send()
 }
 
-/** Drops an entry the server refused. */
-export async function drop(id: string): Promise<void> {
-  tell(waiting.filter(({ entry }) => entry.id !== id))
-  await (await openStore()).delete('waiting', id)
+/** What was written after a turn that was refused was measured on a brake nobody knows: it waits for the hand to decide. */
+export const isHeldBack = (each: Waiting, all: readonly Waiting[]): boolean =>
+  all.some(
+    ({ jobId, order: before, entry, refused }) =>
+      refused !== undefined && entry.kind === 'turn' && jobId === each.jobId && before < each.order,
+  )
+
+/** Drops an entry the server refused, and what was held back by it where it is not to be kept. */
+export async function drop(id: string, withHeldBack = false): Promise<void> {
+  const refused = waiting.find(({ entry }) => entry.id === id)
+  const gone = waiting.filter(
+    (each) => each.entry.id === id || (withHeldBack && refused !== undefined && isHeldBack(each, [refused])),
+  )
+  tell(waiting.filter((each) => !gone.includes(each)))
+  const store = (await openStore()).transaction('waiting', 'readwrite')
+  await Promise.all([...gone.map(({ entry }) => store.store.delete(entry.id)), store.done])
+  await send()
 }
 
 async function send(): Promise<void> {
@@ -81,8 +94,9 @@ async function send(): Promise<void> {
 }
 
 function nextBatch(): readonly Waiting[] {
-  const first = waiting.find((each) => !each.refused)
-  return first ? waiting.filter(({ jobId, refused }) => jobId === first.jobId && !refused).slice(0, MOST_AT_ONCE) : []
+  const ready = waiting.filter((each) => !each.refused && !isHeldBack(each, waiting))
+  const [first] = ready
+  return first ? ready.filter(({ jobId }) => jobId === first.jobId).slice(0, MOST_AT_ONCE) : []
 }
 
 /** Sends one job's entries in order. A refusal marks the entry it names and lets the others go on. */

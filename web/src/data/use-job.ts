@@ -7,7 +7,7 @@ import { useSettings } from '../app/settings.ts'
 import type { JobRecord } from './api.ts'
 import { deviceId, newId } from './ids.ts'
 import { mergeEntries } from './merge.ts'
-import { put, useOutbox, type Waiting } from './outbox.ts'
+import { isHeldBack, put, useOutbox, type Waiting } from './outbox.ts'
 import { useJobRecord } from './queries.ts'
 import { useJobStream } from './stream.ts'
 
@@ -39,7 +39,7 @@ export function useJob(jobId: string): JobState {
     () =>
       mergeEntries(
         record?.entries ?? [],
-        waiting.flatMap(({ entry, refused }) => (refused ? [] : [entry])),
+        waiting.flatMap((each) => (each.refused || isHeldBack(each, waiting) ? [] : [each.entry])),
       ),
     [record?.entries, waiting],
   )

@@ -16,6 +16,10 @@ const WORDS: Readonly<Record<Shape, string>> = {
 
 export const markWords = (shape: Shape): string => WORDS[shape]
 
+/** The state of a whole station: worn, wrong or loose is never “too high”. */
+export const stationWords = (shape: Shape): string =>
+  shape === 'high' || shape === 'low' ? 'not well' : markWords(shape)
+
 /** A state shape, drawn about the origin: shape first, colour second. `r` is its half-size. */
 export function MarkShape({ shape, r = 8 }: { shape: Shape; r?: number }) {
   switch (shape) {

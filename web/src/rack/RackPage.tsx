@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
-import { MarkShape, markWords } from '../drawing/Mark.tsx'
+import { MarkShape, stationWords } from '../drawing/Mark.tsx'
 import { WaitingChanges } from '../hardware/Waiting.tsx'
 import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
@@ -215,7 +215,7 @@ function JobMarks({ job }: { job: JobRow }) {
       height="20"
       style={{ gridColumn: '1 / -1', maxWidth: '100%', marginTop: 8 }}
       role="img"
-      aria-label={live.map(({ title, mark }) => `${title} ${markWords(mark)}`).join(', ')}
+      aria-label={live.map(({ title, mark }) => `${title} ${stationWords(mark)}`).join(', ')}
     >
       {live.map(({ id, mark }, index) => (
         <g key={id} transform={`translate(${index * 22 + 9},10)`}>

@@ -59,7 +59,7 @@ export function Margin({ job, subject, length, onClose }: Props) {
           ) : (
             <AdviceWorking job={job} length={length} />
           )}
-          <Geometry job={job} />
+          {(subject.kind === 'reading' || dialling(job)) && <Geometry job={job} />}
         </>
       )}
     </SideSheet>
@@ -125,6 +125,9 @@ const reasonsOf = ({ model, windows }: Job): readonly Because[] => {
   return [...new Map(reasons.map((each) => [each.text, each])).values()]
 }
 
+/** Whether the next act is a matter of the setting: else its windows and the geometry explain nothing. */
+const dialling = ({ next }: Job): boolean => next.step.done.kind === 'dialled-in'
+
 function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
   const { kit, next, belief, model } = job
   const learnt = sayLessons(belief)
@@ -170,17 +173,23 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
           ))}
         </Worked>
       )}
-      <Worked>
-        <b>Windows</b>
-        {reasonsOf(job).map((each) => (
-          <p key={each.text}>
-            {each.text} <SourceNote source={each.source} />
-          </p>
-        ))}
-      </Worked>
+      {dialling(job) && (
+        <Worked>
+          <b>Windows</b>
+          {reasonsOf(job).map((each) => (
+            <p key={each.text}>
+              {each.text} <SourceNote source={each.source} />
+            </p>
+          ))}
+        </Worked>
+      )}
     </>
   )
 }
+
+/** Measured in this very job: it stands over what was known of the brake. */
+const measuredHere = ({ kit, state }: Job, dimension: string): boolean =>
+  kit.readings.some((each) => each.dimension === dimension && state.readings[each.id] !== undefined)
 
 /** The geometry behind the drawing and the belief, with where each dimension comes from. */
 function Geometry({ job }: { job: Job }) {
@@ -196,9 +205,11 @@ function Geometry({ job }: { job: Job }) {
         return (
           <Slate key={name}>
             {spec?.title} {dimensions[name]} {spec?.unit}:{' '}
-            {own
-              ? `${own.provenance === 'maker' ? 'maker’s figure' : SOURCE_WORDS.measured}`
-              : SOURCE_WORDS[spec?.source.kind ?? 'from-memory']}
+            {measuredHere(job, name)
+              ? SOURCE_WORDS.measured
+              : own
+                ? `${own.provenance === 'maker' ? 'maker’s figure' : SOURCE_WORDS.measured}`
+                : SOURCE_WORDS[spec?.source.kind ?? 'from-memory']}
           </Slate>
         )
       })}

@@ -3,7 +3,7 @@ import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import { useEffect, useRef } from 'react'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
-import { MarkShape, markWords } from '../drawing/Mark.tsx'
+import { MarkShape, stationWords } from '../drawing/Mark.tsx'
 
 const Line = styled.ol`
   display: flex;
@@ -71,7 +71,7 @@ export function RunLine({ stations, here, onGo }: Props) {
               $here={id === here}
               disabled={mark === 'left-out'}
               aria-current={id === here ? 'step' : undefined}
-              aria-label={`${title}: ${markWords(mark)}${cause ? `, ${cause}` : ''}`}
+              aria-label={`${title}: ${stationWords(mark)}${cause ? `, ${cause}` : ''}`}
               onClick={() => onGo(id)}
             >
               <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">

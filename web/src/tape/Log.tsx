@@ -6,7 +6,7 @@ import type { FoldedEntry } from '@overhaul/core/stand/fold'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { drop, type Waiting } from '../data/outbox.ts'
+import { drop, isHeldBack, type Waiting } from '../data/outbox.ts'
 import { Press } from '../ui/parts.tsx'
 
 const Strip = styled.ol`
@@ -77,11 +77,19 @@ export function Log({ job, length, waiting, write, picked, onPick }: Props) {
       />
     )
   if (refused[0]) {
+    const [first] = refused
+    const held = waiting.filter((each) => !each.refused && isHeldBack(each, [first]))
     return (
       <Ask role="alert">
         <b style={{ color: 'var(--out)' }}>Not taken: {describe(refused[0].entry, naming)}.</b>{' '}
         {refused[0].refused?.message}
-        <Press onPress={() => drop(refused[0]?.entry.id ?? '')}>Drop it</Press>
+        {held.length > 0 && (
+          <span>Measured after it, and waiting: {held.map(({ entry }) => describe(entry, naming)).join(' · ')}.</span>
+        )}
+        {held.length > 0 && (
+          <Press onPress={() => drop(first.entry.id, true)}>Drop it and what was measured after it</Press>
+        )}
+        <Press onPress={() => drop(first.entry.id)}>{held.length > 0 ? 'Drop it, keep the readings' : 'Drop it'}</Press>
       </Ask>
     )
   }
