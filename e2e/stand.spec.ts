@@ -96,8 +96,11 @@ test('did something else, a screw at its end, the school, inches and the night s
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
   await next(page).getByRole('button', { name: 'Did something else' }).click()
   await next(page).getByRole('button', { name: 'left screw more' }).click()
+  // Typed before the turn, a reading was not measured after it.
+  await page.locator('[data-reading="gapLeft"]').fill('1.4')
   await next(page).getByRole('button', { name: 'Log what was turned' }).click()
   await expect(next(page)).toContainText('Squeeze ten times')
+  await expect(page.locator('[data-reading="gapLeft"]')).not.toHaveValue('1.4')
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText(/left screw (in|out)/)
 
   await writeOnTape(page, 'rsat 5.5 rs +1')

@@ -89,6 +89,8 @@ export interface BrakeModel {
   readonly steered: readonly string[]
   readonly needed: readonly string[]
   readonly derived: readonly Derived[]
+  /** What is left to be done where no turn brings it nearer. */
+  readonly noTurnHelps: string
   readonly observe: (reading: string, value: number | string, spec: ReadingSpec | undefined) => Observation | undefined
   readonly disturbs: (fact: Fact) => Disturbance | undefined
   readonly bedding?: Bedding

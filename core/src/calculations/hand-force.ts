@@ -89,7 +89,12 @@ const PULLED = {
 } as const
 const CODE: Source = {
   kind: 'standard',
-  title: '16 CFR 1512.5/1512.18: 0.50 g with at most 178 N (40 lbf) at the lever (from memory)',
+  title: '16 CFR 1512.5/1512.18: the whole bicycle 0.50 g with at most 178 N (40 lbf) at a lever (from memory)',
+}
+/** What is asked of one brake, where a rule speaks of all of them together. */
+const ONE_BRAKE: Source = {
+  kind: 'our-choice',
+  title: 'Half a g of this one brake alone is our choice; the published rule is for the whole bicycle',
 }
 
 export const handForce = defineCalculation({
@@ -112,6 +117,7 @@ export const handForce = defineCalculation({
   sources: [
     { kind: 'textbook', title: 'Virtual work without friction in the linkage: N = κ·T; two pads, 2·μ·N at the track' },
     CODE,
+    ONE_BRAKE,
   ],
   example: {
     massKg: 90,
@@ -175,6 +181,7 @@ export const handTorque = defineCalculation({
   sources: [
     { kind: 'textbook', title: 'Braking torque over the tyre’s radius is the force at the road; the lever by moments' },
     CODE,
+    ONE_BRAKE,
   ],
   example: {
     massKg: 90,

@@ -118,7 +118,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     if (chanceNow >= SURE) return { kind: 'in-window', chanceNow }
   }
   if (!chosen || !turn || (!insist && chosen.value <= bench.score(fine, STAY)))
-    return { kind: 'no-setting', say: NO_BETTER }
+    return { kind: 'no-setting', say: `No turn brings every reading nearer its window. ${model.noTurnHelps}` }
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
   return { kind: 'turn', turn, chanceNow, others }
 }
@@ -223,5 +223,3 @@ const outside = (aims: readonly Aim[], model: BrakeModel, state: StandState): re
 ]
 
 const JUST_OUTSIDE = 'just outside its window, while the rest of the log says it is inside'
-const NO_BETTER =
-  'No turn brings every reading nearer its window. Look at the wheel again; then choose another bite school, move the spring to another hole, or clamp the cable anew.'

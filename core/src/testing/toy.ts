@@ -84,6 +84,7 @@ const model: BrakeModel = {
   steered: READINGS,
   needed: READINGS,
   derived: [],
+  noTurnHelps: 'Look at the shoe again.',
   observe(id, value, spec) {
     const reading = READINGS.indexOf(id as (typeof READINGS)[number])
     if (reading < 0 || !spec || typeof value !== 'number') return undefined

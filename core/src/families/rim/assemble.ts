@@ -73,6 +73,8 @@ export function rimModel(
     steered: ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference'],
     needed: ['gapLeft', 'gapRight', 'biteTravel'],
     derived: [GAP_DIFFERENCE],
+    noTurnHelps:
+      'Look at the wheel again; then choose another bite school, move the spring to another hole, or clamp the cable anew.',
     ...rimReadings(d, linkage, lever),
     observe: observeRim,
     disturbs: disturbsRim,
