@@ -2,7 +2,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { Change } from './changes.ts'
 import type { Waiting } from './outbox.ts'
 
-interface Schema extends DBSchema {
+export interface Schema extends DBSchema {
   /** Entries of logs, and changes of hardware, that the server has not taken yet. */
   waiting: { key: string; value: Waiting }
   changes: { key: string; value: Change }

@@ -12,7 +12,8 @@ const Line = styled.div`
 
 /** What of the rack and of hardware waits to be sent, was refused, or was just written and can be taken back. */
 export function WaitingChanges({ about }: { about?: string }) {
-  const { waiting, last, away } = useChanges()
+  const { waiting, last: sent, away } = useChanges()
+  const [last] = sent
   const mine = waiting.filter((each) => about === undefined || each.about === about)
   const undoable = last && last.undo.length > 0 && (about === undefined || last.about === about) ? last : undefined
   if (mine.length === 0 && !undoable) return null
