@@ -1,8 +1,8 @@
 import type { Advice } from '../dial-in/advice.ts'
+import { lower } from '../stand/words.ts'
 import type { Stand } from './stand.ts'
 import { isStop, sheetOf, wantedOf } from './status.ts'
 import type { StepStatus } from './step-state.ts'
-import { lower } from './words.ts'
 
 /** Something that says the bicycle is not to be ridden; no typed reason takes it away. */
 export interface Finding {

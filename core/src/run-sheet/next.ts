@@ -2,11 +2,11 @@ import type { Step } from '../brake/step.ts'
 import type { Advice } from '../dial-in/advice.ts'
 import type { Turn } from '../dial-in/turn.ts'
 import type { EntryOf } from '../stand/entries.ts'
+import { upper } from '../stand/words.ts'
 import { type Finding, findingsOf } from './findings.ts'
 import type { Stand } from './stand.ts'
 import { isOut, isStop, rubbing, settled, sheetOf, wantedOf } from './status.ts'
 import type { StepStatus } from './step-state.ts'
-import { upper } from './words.ts'
 
 /** The one thing to do next. */
 export type Act =

@@ -24,15 +24,11 @@ export function hardwareIn(
   hardware: Hardware,
   entries: readonly Entry[],
 ): { readonly dimensions: Dimensions; readonly here: Here } {
-  const measured: Record<string, number> = {}
+  const measured = Object.fromEntries(measuredIn(kit, entries).map(({ dimension, value }) => [dimension, value]))
   const traits: Record<string, string> = { ...hardware.traits }
   for (const entry of standingIn(entries)) {
-    if (entry.kind === 'route') Object.assign(measured, routeDimensions(entry.segments))
-    if (entry.kind !== 'reading') continue
-    const dimension = kit.reading(entry.reading)?.dimension
-    if (dimension && typeof entry.value === 'number') measured[dimension] = entry.value
-    const trait = kit.seeing(entry.reading)?.trait
-    if (trait) traits[trait] = String(entry.value)
+    const trait = entry.kind === 'reading' ? kit.seeing(entry.reading)?.trait : undefined
+    if (entry.kind === 'reading' && trait) traits[trait] = String(entry.value)
   }
   return {
     dimensions: { ...bookDimensions(kit.family, measuredDimensions(hardware), hardware.end), ...measured },

@@ -5,11 +5,11 @@ import type { Circumstances, Step, StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import { showReading } from '../stand/describe.ts'
+import { lower } from '../stand/words.ts'
 import { establishedAs, factsOf, staleGround, staleOf } from './facts.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 import type { At, StepState, StepStatus } from './step-state.ts'
-import { lower } from './words.ts'
 
 const PARTS_OF_THE_RUN: ReadonlySet<string> = new Set(['cable', 'housing', 'lever', 'brake'])
 

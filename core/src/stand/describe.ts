@@ -4,6 +4,7 @@ import type { BrakeModel } from '../brake/model.ts'
 import { partOf } from '../brake/school.ts'
 import { formatNumber, formatQuantity, type LengthUnit, shownUnit, type UnitId } from '../quantity/quantity.ts'
 import type { Entry, EntryBody } from './entries.ts'
+import { lower } from './words.ts'
 
 /** A value with its unit, as this workshop reads it. `unit` is the canonical one. */
 export function showQuantity(value: number, unit: UnitId, length: LengthUnit = 'mm'): string {
@@ -53,7 +54,7 @@ export function sayMove(
   const said = sayTurn(spec, amount, length)
   if (!from) return said
   const inward = spec.contact && spec.contact.inward < 0 ? spec.minus : spec.plus
-  return `${inward} ${FROM_CONTACT[from.contact]}, then ${lowerFirst(said)}`
+  return `${inward} ${FROM_CONTACT[from.contact]}, then ${lower(said)}`
 }
 
 /** What a turn began from. */
@@ -82,7 +83,7 @@ export function describe(entry: EntryBody, naming: Naming): string {
     case 'turn': {
       const spec = model.adjusters.find((each) => each.id === entry.adjuster)
       const said = spec ? sayMove(spec, entry, length) : `${entry.adjuster} ${entry.amount}`
-      return lowerFirst(said) + (entry.endReached ? ', to its end' : '')
+      return lower(said) + (entry.endReached ? ', to its end' : '')
     }
     case 'confirm':
       if (entry.step === 'squeezes') return `squeezed ${entry.count ?? 10} times`
@@ -121,5 +122,3 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return `closed by ${entry.initials}, not to be ridden: ${entry.why}`
   }
 }
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

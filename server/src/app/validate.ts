@@ -1,9 +1,10 @@
+import { upper } from '@overhaul/core/stand/words'
 import type { Schema, ValidationError } from 'joi'
 import { HttpFault } from './fault.ts'
 
 const sentence = (error: ValidationError): string => {
   const text = error.details[0]?.message ?? error.message
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}${text.endsWith('.') ? '' : '.'}`
+  return `${upper(text)}${text.endsWith('.') ? '' : '.'}`
 }
 
 /** What a client sent, checked and typed; throws a fault that names the field and what is accepted. */

@@ -4,6 +4,7 @@ import type { Kit } from '@overhaul/core/brake/kit'
 import type { Step } from '@overhaul/core/brake/step'
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { upper } from '@overhaul/core/stand/words'
 import { type FormEvent, type ReactNode, useState } from 'react'
 import styled from 'styled-components'
 import { Choose, Complaint, Field, foldSummary, Press } from '../ui/parts.tsx'
@@ -31,8 +32,6 @@ interface Props {
   readonly steps: readonly Step[]
   readonly write: (bodies: readonly EntryBody[]) => boolean
 }
-
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 const Written = ({ onWrite, children }: { onWrite: () => void; children: ReactNode }) => (
   <Line
@@ -104,12 +103,12 @@ export function Also({ kit, length, steps, write }: Props) {
         <Press onPress={() => write([{ kind: 'confirm', step: 'squeezes', count: 10 }])}>Squeezed ten times</Press>
         {Object.values(LOOSENED).map((step) => (
           <Press key={step} onPress={() => write([{ kind: 'confirm', step }])}>
-            {sentence(kit.stepTitle(step))}
+            {upper(kit.stepTitle(step))}
           </Press>
         ))}
         {SWAPPED_PARTS.map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
-            {`${sentence(part)} replaced`}
+            {`${upper(part)} replaced`}
           </Press>
         ))}
       </Line>

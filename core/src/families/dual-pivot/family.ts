@@ -8,17 +8,8 @@ import { ok } from '../../outcome/outcome.ts'
 import { cableAdjusters, MOVES_PADS, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
-import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import {
-  CABLE_SIDE,
-  CABLE_SIDE_GRAPH,
-  CABLE_SIDE_SEEN,
-  CABLE_SIDE_STEP,
-  cableOnRight,
-  sidePullOutline,
-  sidePullWorked,
-} from '../rim/side-pull.ts'
+import { cableOnRight, sidePullFamily, sidePullOutline } from '../rim/side-pull.ts'
 
 /** One screw shifts the coupling of the arms: both pads move to one side; which one differs by design. */
 const centringScrew = (d: Dimensions): AdjusterSpec => ({
@@ -43,7 +34,7 @@ const centringScrew = (d: Dimensions): AdjusterSpec => ({
 })
 
 /** One arm on the mounting bolt, one on a second pivot at its side; coupled, so that both pads move together. */
-export const dualPivotFamily: Family = rimFamily('centre-bolt', {
+export const dualPivotFamily: Family = sidePullFamily({
   id: 'dual-pivot',
   title: 'dual-pivot',
   dimensions: [
@@ -57,11 +48,6 @@ export const dualPivotFamily: Family = rimFamily('centre-bolt', {
     { ...length('screwTravelTurns', 'centring screw travel', 5, 1, 15), unit: 'turn' },
     ...withBook(RIM_DIMENSIONS, { brakeStiffness: 250, leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20 }),
   ],
-  traits: [CABLE_SIDE],
-  seen: [CABLE_SIDE_SEEN],
-  steps: [CABLE_SIDE_STEP],
-  standsOn: CABLE_SIDE_GRAPH,
-  worked: sidePullWorked,
   fit(d, here) {
     const linkage = dualPivotLinkage(d, cableOnRight(here))
     if (!linkage.ok) return linkage

@@ -1,4 +1,5 @@
 import type { Dimensions, Here, TraitSpec } from '../../brake/dimension.ts'
+import type { Family } from '../../brake/family.ts'
 import type { Shape } from '../../brake/frame.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import type { SeenSpec } from '../../brake/reading.ts'
@@ -8,6 +9,7 @@ import { mirroredLinkage } from '../../linkages/mirror.ts'
 import { type SidePullDimensions, sidePullLinkage } from '../../linkages/side-pull.ts'
 import { cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add, type Point } from '../../mechanics/vector.ts'
+import { rimFamily } from './family.ts'
 import { mirroredOutline, mirroredPose } from './mirror.ts'
 import type { Outline, Pose } from './outline.ts'
 import { bend, hexagon, limb, padShapes, pin } from './parts.ts'
@@ -15,7 +17,7 @@ import { opened, shifted, turned } from './pose.ts'
 import { rimSection } from './section.ts'
 
 /** Which side of the caliper the cable comes to. */
-export const CABLE_SIDE: TraitSpec = {
+const CABLE_SIDE: TraitSpec = {
   id: 'cableSide',
   title: 'cable comes to',
   options: [
@@ -32,7 +34,7 @@ export const CABLE_SIDE: TraitSpec = {
 export const cableOnRight = ({ traits }: Here): boolean => traits.cableSide === 'right'
 
 /** The same, seen in a job. */
-export const CABLE_SIDE_SEEN: SeenSpec = {
+const CABLE_SIDE_SEEN: SeenSpec = {
   id: 'cableSide',
   title: 'cable comes to',
   shorthand: 'cside',
@@ -44,7 +46,7 @@ export const CABLE_SIDE_SEEN: SeenSpec = {
   ],
 }
 
-export const CABLE_SIDE_STEP: StepSpec = {
+const CABLE_SIDE_STEP: StepSpec = {
   id: 'cable-side',
   station: 'match',
   before: 'cable-match',
@@ -57,7 +59,7 @@ export const CABLE_SIDE_STEP: StepSpec = {
 }
 
 /** What the side the cable comes to stands on. */
-export const CABLE_SIDE_GRAPH = { 'reading:cableSide': ['swap:brake'] } as const
+const CABLE_SIDE_GRAPH = { 'reading:cableSide': ['swap:brake'] } as const
 
 const SHAPE = [
   'caliperReachMm',
@@ -69,7 +71,7 @@ const SHAPE = [
 ] as const
 
 /** The working behind a side-pull caliper, at the gaps as they were last measured. */
-export function sidePullWorked({ dimensions: d, here, number }: OnStand) {
+function sidePullWorked({ dimensions: d, here, number }: OnStand) {
   const names = SHAPE.filter((id) => id in d)
   const built = sidePullLinkage(d as unknown as SidePullDimensions, [d.secondPivotMm ?? 0, 0], cableOnRight(here))
   const worked = built.ok
@@ -149,3 +151,16 @@ function cableOnLeft(
     }
   }
 }
+
+type Own = Pick<Family, 'id' | 'title' | 'dimensions' | 'fit'>
+
+/** A family of calipers whose cable pulls both arms together on one side: which side is asked, drawn and worked with. */
+export const sidePullFamily = (own: Own): Family =>
+  rimFamily('centre-bolt', {
+    ...own,
+    traits: [CABLE_SIDE],
+    seen: [CABLE_SIDE_SEEN],
+    steps: [CABLE_SIDE_STEP],
+    standsOn: CABLE_SIDE_GRAPH,
+    worked: sidePullWorked,
+  })

@@ -5,20 +5,11 @@ import { ok } from '../../outcome/outcome.ts'
 import { cableAdjusters, wholeCaliper } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
-import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import {
-  CABLE_SIDE,
-  CABLE_SIDE_GRAPH,
-  CABLE_SIDE_SEEN,
-  CABLE_SIDE_STEP,
-  cableOnRight,
-  sidePullOutline,
-  sidePullWorked,
-} from '../rim/side-pull.ts'
+import { cableOnRight, sidePullFamily, sidePullOutline } from '../rim/side-pull.ts'
 
 /** Both arms on the mounting bolt; centred by turning the whole caliper on it. */
-export const singlePivotFamily: Family = rimFamily('centre-bolt', {
+export const singlePivotFamily: Family = sidePullFamily({
   id: 'single-pivot',
   title: 'single-pivot',
   dimensions: [
@@ -28,11 +19,6 @@ export const singlePivotFamily: Family = rimFamily('centre-bolt', {
     length('anchorHeightMm', 'anchor above the bolt', 8, -30, 50),
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 250 }),
   ],
-  traits: [CABLE_SIDE],
-  seen: [CABLE_SIDE_SEEN],
-  steps: [CABLE_SIDE_STEP],
-  standsOn: CABLE_SIDE_GRAPH,
-  worked: sidePullWorked,
   fit(d, here) {
     const linkage = singlePivotLinkage(d, cableOnRight(here))
     if (!linkage.ok) return linkage

@@ -1,4 +1,5 @@
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
 import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
 import { Act, type NextProps, Skip, Top } from './parts.tsx'
@@ -21,7 +22,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
       <Row>
         {next.step.mends?.map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
-            {`${part.charAt(0).toUpperCase()}${part.slice(1)} replaced`}
+            {`${upper(part)} replaced`}
           </Press>
         ))}
       </Row>
