@@ -24,6 +24,20 @@ export type Predict = (q: Float64Array, y: Float64Array) => void
 /** As `predict`, and how each reading follows each input at `q`: dy/dq, readings × inputs. Leaves `q` as it was. */
 export type Slopes = (q: Float64Array, y: Float64Array, jacobian: Float64Array) => void
 
+/** What is believed of this very brake, where the book only guesses. */
+export interface Known {
+  /** Its inputs, in the model’s order. */
+  readonly q: ArrayLike<number>
+  /** Standard deviation of the inputs’ sum, each times its weight. */
+  readonly spread: (weights: readonly number[]) => number
+}
+
+/** As much as the book knows. */
+export const knownOf = (inputs: readonly ModelInput[]): Known => ({
+  q: inputs.map(({ mean }) => mean),
+  spread: (weights) => Math.hypot(...inputs.map(({ sd }, index) => sd * (weights[index] ?? 0))),
+})
+
 /** What is predicted and aimed at, but worked out from other readings rather than measured. */
 export interface Derived {
   readonly id: string
@@ -94,8 +108,11 @@ export interface BrakeModel {
   readonly observe: (reading: string, value: number | string, spec: ReadingSpec | undefined) => Observation | undefined
   readonly disturbs: (fact: Fact) => Disturbance | undefined
   readonly bedding?: Bedding
-  /** Target windows for everything measured, by the schools chosen, walls included. An empty one is an answer. */
-  readonly windows: (schools: ChosenSchools, looked: Looked) => Windows
+  /**
+   * Target windows for everything measured, by the schools chosen, walls included. An empty one is an answer.
+   * Made of what is known of this brake; of the book where nothing is.
+   */
+  readonly windows: (schools: ChosenSchools, looked: Looked, known?: Known) => Windows
   /** The windows narrowed by what is believed and seen together, where one alone would not. `looked` tells only what still stands. */
   readonly narrowed?: (windows: Windows, believed: (reading: string) => number, looked: Looked) => Windows
   readonly setting: (schools: ChosenSchools) => Setting

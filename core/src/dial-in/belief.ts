@@ -1,5 +1,5 @@
 import type { Kit } from '../brake/kit.ts'
-import type { BrakeModel } from '../brake/model.ts'
+import type { BrakeModel, Known } from '../brake/model.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Layout, type Learnt, layoutFor } from './layout.ts'
 import { isPredicted, type Linear, linearise, NO_SLOPE, residualOf, type Scratch, UNSETTLED } from './likelihood.ts'
@@ -207,11 +207,15 @@ export function spreadOf(belief: Belief): Float64Array {
   return Float64Array.from(belief.layout.unknowns, (_, index) => spreadOfSum(belief, [index]))
 }
 
-/** Standard deviation of some unknowns added together. */
-function spreadOfSum({ layout, factor }: Belief, unknowns: readonly number[]): number {
+/** Standard deviation of some unknowns added together, each times its weight. */
+function spreadOfSum(
+  { layout, factor }: Belief,
+  unknowns: readonly number[],
+  weightOf: (unknown: number) => number = () => 1,
+): number {
   const n = layout.unknowns.length
   const along = new Float64Array(n)
-  for (const index of unknowns) along[index] = 1
+  for (const index of unknowns) along[index] = weightOf(index)
   return Math.sqrt(forward(factor, n, along).reduce((sum, each) => sum + each * each, 0))
 }
 
@@ -248,6 +252,18 @@ export function standingWalk(belief: Belief, theta: Float64Array = belief.mean):
   }
   walk.settle()
   return walk
+}
+
+/** What is known of this very brake: its inputs as they stand, and how surely. */
+export function knownBy(belief: Belief): Known {
+  const { layout } = belief
+  const inputs = Array.from({ length: layout.inputs }, (_, index) => index)
+  const parts = inputs.map((index) => withItsSuccessors(belief, index))
+  return {
+    q: standingWalk(belief).q,
+    spread: (weights) =>
+      spreadOfSum(belief, parts.flat(), (unknown) => weights[layout.inputOf[unknown] as number] ?? 0),
+  }
 }
 
 /** A reading as it is believed to stand now, whether or not it was measured. */

@@ -61,6 +61,18 @@ function begunAnew(model: BrakeModel, standing: readonly Entry[]): number {
 /** Whether this job put another brake in the place of the one earlier visits taught of. */
 export const isAnother = (model: BrakeModel, state: StandState): boolean => begunAnew(model, state.standing) > 0
 
+/**
+ * The stand as it was when something was last read or replaced. What was only turned or squeezed since taught nothing of the
+ * brake itself: windows made of what is known are made anew by a reading, never by a turn.
+ */
+export function asLastRead(model: BrakeModel, state: StandState): StandState {
+  const last = state.standing.findLastIndex((entry) => {
+    const fact = entry.kind === 'reading' ? undefined : factOf(entry)
+    return entry.kind === 'reading' || (fact !== undefined && model.disturbs(fact) !== undefined)
+  })
+  return last === state.standing.length - 1 ? state : { ...state, standing: state.standing.slice(0, last + 1) }
+}
+
 /** Standing entries only, and no reading that was overtaken by somebody else's turn. */
 export function timeline(kit: Kit, model: BrakeModel, state: StandState): readonly Happening[] {
   const overtaken = new Set(state.line.filter((each) => each.overtakenBy).map((each) => each.entry.id))

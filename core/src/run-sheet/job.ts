@@ -2,8 +2,9 @@ import { kitOf } from '../bench/kit.ts'
 import type { Family } from '../brake/family.ts'
 import type { Windows } from '../brake/window.ts'
 import { type Advice, advise } from '../dial-in/advice.ts'
-import { type Belief, believe, believedReading, lessons } from '../dial-in/belief.ts'
+import { type Belief, believe, believedReading, knownBy, lessons } from '../dial-in/belief.ts'
 import type { Learnt } from '../dial-in/layout.ts'
+import { asLastRead } from '../dial-in/timeline.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
 import type { Hardware } from '../stand/hardware.ts'
@@ -39,10 +40,17 @@ export function learntOn(family: Family, { hardware, entries }: Visit, before: L
 export function workOut(stand: Stand, learnt: Learnt = {}): Job {
   const { kit, model, state } = stand
   const belief = believe(kit, model, state, learnt)
-  const windows = narrowed(belief, stand)
-  const advice = advise(belief, state, windows, rubbing(stand))
-  const judged = { ...stand, windows }
-  return { ...judged, belief, advice, next: nextAct(judged, advice) }
+  const read = asLastRead(model, state)
+  const known = knownBy(read === state ? belief : believe(kit, model, read, learnt))
+  const windows = model.windows(state.schools, stand, known)
+  return aimedAt({ ...stand, belief }, narrowed(belief, { ...stand, windows }))
+}
+
+/** The same brake and belief aimed at these windows: what to do next follows from them. */
+export function aimedAt(job: Stand & { readonly belief: Belief }, windows: Windows): Job {
+  const judged = { ...job, windows }
+  const advice = advise(job.belief, job.state, windows, rubbing(judged))
+  return { ...judged, advice, next: nextAct(judged, advice) }
 }
 
 /** The windows, narrowed where what is believed and what still stands as seen say so together. */

@@ -19,6 +19,7 @@ import { Tape } from '../tape/Tape.tsx'
 import { Complaint, foldSummary } from '../ui/parts.tsx'
 import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
 import { Gauges } from './Gauges.tsx'
+import { useHeldWindows } from './held-windows.ts'
 import { KeyList } from './KeyList.tsx'
 import { Margin, type Subject } from './Margin.tsx'
 import { NextPanel } from './next/NextPanel.tsx'
@@ -86,7 +87,7 @@ const Message = styled.div`
 
 /** The Stand: one brake, what it reads, what to do next. */
 export function Stand({ open }: { open: OpenJob }) {
-  const { job, record, waiting } = open
+  const { record, waiting } = open
   const { length } = useSettings()
   const phone = useMedia(PHONE)
   const [seen, setSeen] = useState<StationId>()
@@ -96,7 +97,8 @@ export function Stand({ open }: { open: OpenJob }) {
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
-  const drafts = useDrafts(record.job.id, job.kit, length, lastMoved(job.state.standing))
+  const drafts = useDrafts(record.job.id, open.job.kit, length, lastMoved(open.job.state.standing))
+  const job = useHeldWindows(open.job, drafts.count > 0)
 
   const line = useMemo(() => runLine(job, job.advice), [job])
   const stationOfNext = stationInHand(job.next, job)

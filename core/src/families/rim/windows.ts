@@ -1,3 +1,4 @@
+import { type Known, knownOf } from '../../brake/model.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { type ChosenSchool, type ChosenSchools, writeSchool } from '../../brake/school.ts'
 import {
@@ -12,14 +13,17 @@ import type { Source } from '../../calculation/source.ts'
 import { bisect } from '../../mechanics/bisect.ts'
 import { fingerTravel } from '../../mechanics/lever.ts'
 import { BITE, biteSetting, DEFAULT_BITE, type RimThrow, WIDEST_GAP_MM } from './bite.ts'
+import { Q, RIM_INPUTS } from './model.ts'
 
 /**
  * Half-widths, our choice, no source. What the school names is held as closely as a hand can set it; what only
  * follows from it is given room for how this brake differs from the book (linkage ratio, free play, lever).
  */
 const GAP_HALF_MM = { named: 0.35, follows: 0.45 } as const
-/** How far a brake's own gap strays from the book's for one bite: ratio, share; free play, mm of cable; standard deviations kept. */
-const STRAYS = { ratio: 0.1, freePlayMm: 0.6, kept: 1.8 } as const
+/** What follows may stray by this many standard deviations of what is known of the brake. Our choice, no source. */
+const STRAYS_KEPT = 1.8
+/** Said of a window once what follows is this much better known than the book knows it. */
+const BETTER_KNOWN = 0.9
 /** Gaps that differ by more than this are not centred, however wide their windows. */
 export const MOST_APART_MM = 0.5
 const BITE_HALF_SHARE = { named: 0.07, follows: 0.1 } as const
@@ -28,6 +32,7 @@ const namesGap = ({ option }: ChosenSchool): boolean => option === 'gap' || opti
 const NARROWEST_MM = 0.3
 
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
+const LEARNT: Source = { kind: 'computed', title: 'From what was measured on this brake' }
 const COMPUTED: Source = { kind: 'computed', title: 'From this brake’s geometry' }
 
 const WORN_RIM: Source = { kind: 'common-practice', title: 'Below 1.0 mm think of replacing the rim; about 1.5 mm new' }
@@ -76,21 +81,69 @@ export function gapWalls(brake: RimThrow, wheel: WheelState): { rub: number; bar
   return { rub, bar }
 }
 
-/** Room for a gap that only follows from the bite: more where a little cable moves the pads far. */
-function followingGap(brake: RimThrow, gapMm: number): number {
-  const { cableForGap } = brake
-  const step = 0.05
-  const gapPerCable = step / (cableForGap(gapMm + step) - cableForGap(gapMm))
-  return Math.max(GAP_HALF_MM.follows, STRAYS.kept * Math.hypot(STRAYS.ratio * gapMm, STRAYS.freePlayMm * gapPerCable))
+/**
+ * The brake as it is known to answer: its own lever, free play and linkage in place of the book’s. How it gives way stays
+ * the book’s: what is left at the squeeze is a reading with a window of its own.
+ */
+export function asKnown(brake: RimThrow, { q }: Known): RimThrow {
+  const of = (input: number) => q[input] as number
+  const fingerArmMm = brake.lever.fingerArmMm * Math.exp(of(Q.lever))
+  const ratio = Math.exp(of(Q.ratio))
+  return {
+    ...brake,
+    lever: { ...brake.lever, fingerArmMm },
+    freePlayMm: Math.max(0, of(Q.freePlay)),
+    stretchTravelMm: brake.stretchTravelMm * Math.exp(of(Q.lever)),
+    cableForGap: (gapMm) => ratio * brake.cableForGap(gapMm),
+  }
 }
 
-/** Target windows for every measured thing at the stand, from the bite school and the two hard walls. */
+/** What only follows from what the school names: the gap from the bite, or the bite from the gap. */
+const following = (school: ChosenSchool, brake: RimThrow): number => {
+  const { gapMm, travelMm } = biteSetting(school, brake)
+  return namesGap(school) ? travelMm : gapMm
+}
+
+const SLOPE_STEP = 0.01
+const MATTERS: readonly number[] = [Q.ratio, Q.freePlay, Q.lever]
+
+/** How surely what follows is known: standard deviation, by its slope over each input that it hangs on. */
+function followingSpread(school: ChosenSchool, brake: RimThrow, known: Known): number {
+  const at = following(school, asKnown(brake, known))
+  return known.spread(
+    RIM_INPUTS.map((_, input) => {
+      if (!MATTERS.includes(input)) return 0
+      const q = Array.from(known.q, (value, index) => (index === input ? value + SLOPE_STEP : value))
+      return (following(school, asKnown(brake, { ...known, q })) - at) / SLOPE_STEP
+    }),
+  )
+}
+
+const BOOK: Known = knownOf(RIM_INPUTS)
+
+/** What is known of this brake and moved the window of what follows, said beside the book’s. */
+const learntHere = (brake: RimThrow, own: RimThrow): Because => {
+  const perGap = ({ cableForGap }: RimThrow) => `${cableForGap(1).toFixed(1)} mm`
+  const leverOf = ({ lever }: RimThrow) => (lever.fingerArmMm / lever.cableArmMm).toFixed(2)
+  return {
+    text: `As this brake answers: ${perGap(own)} of cable for the first millimetre of gap a side (book ${perGap(brake)}), ${mm(own.freePlayMm)} of free play (book ${mm(brake.freePlayMm)}), lever ${leverOf(own)} to 1 (book ${leverOf(brake)}).`,
+    source: LEARNT,
+  }
+}
+
+/**
+ * Target windows for every measured thing at the stand, from the bite school and the two hard walls. What the school names
+ * stands; what only follows from it follows this brake as it is known.
+ */
 export function windowsFor(
-  brake: RimThrow,
+  book: RimThrow,
   school: ChosenSchool,
   wheel: WheelState,
   also: Readonly<Record<string, Window>>,
+  known: Known = BOOK,
 ): Windows {
+  const brake = asKnown(book, known)
+  const strays = followingSpread(school, book, known)
   const { lever, freePlayMm, stretchTravelMm } = brake
   const walls = gapWalls(brake, wheel)
   const setting = biteSetting(school, brake)
@@ -109,12 +162,14 @@ export function windowsFor(
       text: `Bar: free play ${mm(freePlayMm)} of cable, ${mm(stretchTravelMm)} of travel for stretch at the squeeze it is judged at (hard, or what the stop needs) and ${RESERVE_MARGIN_MM} mm kept from the bar leave at most ${mm(walls.bar)} a side.`,
       source: COMPUTED,
     },
+    ...(strays < BETTER_KNOWN * followingSpread(school, book, BOOK) ? [learntHere(book, brake)] : []),
   ]
-  const gapHalf = namesGap(school) ? GAP_HALF_MM.named : followingGap(brake, setting.gapMm)
-  const biteShare = BITE_HALF_SHARE[namesGap(school) ? 'follows' : 'named']
+  const gapHalf = namesGap(school) ? GAP_HALF_MM.named : Math.max(GAP_HALF_MM.follows, STRAYS_KEPT * strays)
   const gapLow = Math.max(walls.rub, setting.gapMm - gapHalf)
   const gapHigh = Math.min(walls.bar, setting.gapMm + gapHalf)
-  const biteHalf = biteShare * lever.reachMm
+  const biteHalf = namesGap(school)
+    ? Math.max(BITE_HALF_SHARE.follows * lever.reachMm, STRAYS_KEPT * strays)
+    : BITE_HALF_SHARE.named * lever.reachMm
   const biteWallHigh = lever.reachMm - RESERVE_MARGIN_MM - stretchTravelMm
   const gap = (reading: string): Window => ({
     reading,
@@ -153,7 +208,7 @@ export function windowsFor(
       because: [
         ...because,
         {
-          text: `The window is ${Math.round(biteShare * 100)} % of the reach either side, cut by the walls.`,
+          text: `The window is ${mm(biteHalf)} either side, cut by the walls.`,
           source: OURS,
         },
       ],
@@ -242,10 +297,11 @@ export const centredCloser = (windows: Windows, say: string): Windows => ({
 /** Windows of a rim brake: gaps, bite and reserve by the bite school, the rest by their own limits. */
 export const rimWindows =
   (brake: RimThrow, flexMm: number, limits: Readonly<Record<string, Window>>) =>
-  (schools: ChosenSchools, looked: Looked): Windows =>
+  (schools: ChosenSchools, looked: Looked, known?: Known): Windows =>
     windowsFor(
       brake,
       schools.bite ?? DEFAULT_BITE,
       { lateralRunoutMm: looked.number('lateralRunout'), flexMm },
       { ...limits, ...wearWindows(looked) },
+      known,
     )
