@@ -33,7 +33,8 @@ export const CORE: Arrows = {
   'run-sheet': ['outcome', 'quantity', 'reference', 'brake', 'stand', 'bench', 'cable', 'dial-in'],
   tape: ['outcome', 'quantity', 'brake', 'stand'],
   sheet: ['quantity', 'calculation', 'reference', 'stand', 'run-sheet', 'dial-in'],
-  simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand', 'families/rim'],
+  simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand'],
+  passes: ['outcome', 'brake', 'stand', 'dial-in', 'simulate', 'workshop'],
   workshop: [
     'outcome',
     'brake',

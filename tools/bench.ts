@@ -8,10 +8,11 @@ import { planMount } from '@overhaul/core/mount/plan'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { driftOutline } from '@overhaul/core/pads/drift-outline'
 import { driftOf } from '@overhaul/core/pads/pads'
+import { type Bicycle, bookBicycle, fleetBrake } from '@overhaul/core/passes/fleet'
+import { habitOf } from '@overhaul/core/passes/habit'
+import { judged } from '@overhaul/core/passes/trial'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
-import { habitOf } from '@overhaul/core/simulate/habit'
-import { type Bicycle, bookBicycle, fleetBrake, trial } from '@overhaul/core/simulate/passes'
 import { fold } from '@overhaul/core/stand/fold'
 import { BRIDGE } from '@overhaul/core/testing/mount'
 import { FAMILIES, findFamily } from '@overhaul/core/workshop/families'
@@ -26,7 +27,7 @@ const LONG = 60
 
 function longLog(bicycle: Bicycle) {
   for (let seed = 1; ; seed += 1) {
-    const { log } = trial(bicycle, seed, habitOf(bicycle.family.id))
+    const { log } = judged(bicycle, fleetBrake(bicycle, seed), habitOf(bicycle))
     if (log.length >= LONG) return { seed, log: log.slice(0, LONG) }
   }
 }
@@ -35,11 +36,11 @@ function adviceLine(bicycle: Bicycle): Line {
   const { family, model } = bicycle
   const kit = kitOf(family)
   const { seed, log } = longLog(bicycle)
-  const { windows } = fleetBrake(bicycle, seed)
+  const { right } = fleetBrake(bicycle, seed)
   const times = Array.from({ length: 1000 }, () => {
     const start = performance.now()
     const state = fold(kit, model, log)
-    advise(believe(kit, model, state), state, windows)
+    advise(believe(kit, model, state), state, right)
     return performance.now() - start
   }).slice(400)
   return {

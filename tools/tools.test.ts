@@ -59,30 +59,40 @@ describe('npm run -s calc', () => {
 })
 
 describe('npm run -s bench:passes', () => {
-  it('prints one line of JSON with both policies', () => {
+  it('prints one line of JSON with all three hands, by both ways to stop', () => {
     const { status, json } = run('bench-passes.ts', '--family', 'linear-pull', '--brakes', '12', '--seed', '3')
     expect(status).toBe(0)
-    const policy = {
-      mean: expect.any(Number),
-      median: expect.any(Number),
-      p95: expect.any(Number),
-      failed: expect.any(Number),
-    }
+    const number = expect.any(Number)
+    const alike = { looks: number, mean: number, falseStops: number }
+    const own = { mean: number, p95: number, failed: number, falseStops: number, alike }
+    const hand = { mean: number, median: number, p95: number, failed: number, own }
     expect(json).toEqual({
       family: 'linear-pull',
       brakes: 12,
       seed: 3,
-      advice: policy,
-      habit: policy,
-      ratio: expect.any(Number),
+      fleet: 'usual',
+      advice: hand,
+      habit: hand,
+      book: hand,
+      ratio: number,
+      ratioOwn: number,
+      ratioBook: number,
     })
-    expect(json.ratio).toBeCloseTo(json.habit.mean / json.advice.mean, 1)
+    expect(json.ratio).toBeCloseTo(json.habit.mean / json.advice.mean, 2)
+    expect(json.ratioOwn).toBeCloseTo(json.habit.own.mean / json.advice.own.mean, 2)
+    expect(json.ratioBook).toBeCloseTo(json.book.own.mean / json.advice.own.mean, 2)
+  })
+
+  it('runs on the harsh fleet too', () => {
+    const { json } = run('bench-passes.ts', '--brakes', '4', '--fleet', 'harsh')
+    expect(json).toMatchObject({ family: 'linear-pull', fleet: 'harsh', seed: 7 })
   })
 
   it.each([
     [['--family', 'coaster'], 'family'],
     [['--brakes', 'many'], 'brakes'],
     [['--seed', '1.5'], 'seed'],
+    [['--fleet', 'kind'], 'fleet'],
   ])('%j is refused', (args, field) => {
     const { status, stderr } = run('bench-passes.ts', ...args)
     expect(status).toBe(2)

@@ -51,6 +51,13 @@ export interface Derived {
 /** What a fact leaves to be learnt again: extra doubt of some inputs, or everything that was believed of this brake. */
 export type Disturbance = { readonly spread: Readonly<Record<string, number>> } | 'forget'
 
+/** How far an input may stand from where it is believed while readings show nothing: anywhere between, in its own unit. */
+export interface Beyond {
+  readonly input: string
+  readonly from: number
+  readonly to: number
+}
+
 /** A new cable lets out this much more as it beds in, a share 1 − 1/e of it within `squeezes`. */
 export interface Bedding {
   readonly input: string
@@ -106,6 +113,8 @@ export interface BrakeModel {
   /** What is left to be done where no turn brings it nearer. */
   readonly noTurnHelps: string
   readonly observe: (reading: string, value: number | string, spec: ReadingSpec | undefined) => Observation | undefined
+  /** What stands hidden while these readings show nothing. */
+  readonly beyond?: (nothing: ReadonlySet<string>) => readonly Beyond[]
   readonly disturbs: (fact: Fact) => Disturbance | undefined
   readonly bedding?: Bedding
   /**

@@ -1,11 +1,10 @@
 import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { BrakeModel, Derived } from '../brake/model.ts'
-import { NOTHING } from '../brake/observation.ts'
 import { placement, type Window, type Windows } from '../brake/window.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
 import { candidates, lastDirections, priceIn } from './candidates.ts'
-import { type Aim, type Amounts, Bench, type Sample, sampleAt, samplesOf } from './possible.ts'
+import { type Aim, type Amounts, Bench, type Hidden, type Sample, sampleAt, samplesOf } from './possible.ts'
 import type { Turn } from './turn.ts'
 
 export type Advice =
@@ -27,13 +26,15 @@ const FINE = 64
 const SCREENED = 8
 const SHORTLIST = 3
 /** Measured in its windows and this likely to be so: done. */
-const SURE = 0.8
+const SURE = 0.93
 /** A turn must better the chance by this to be worth a pass. */
-const WORTH_A_TURN = 0.08
+const WORTH_A_TURN = 0.05
 /** This likely to be in, a reading just outside is looked at again before anything is turned. */
 const LIKELY = 0.5
-/** Two looks at one setting are enough. */
+/** So many looks at one setting are enough. */
 const ENOUGH_LOOKS = 2
+/** Measured outside, and no turn betters it: one this likely to end inside is still worth more than giving up. */
+const HOPEFUL = 0.2
 
 const STAY: Amounts = { adjusters: [], amounts: [] }
 
@@ -71,7 +72,11 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
     return { kind: 'measure', readings: missing, why: cause ?? 'not measured yet' }
   }
-  const doubted = belief.doubted.filter((doubt) => state.readings[doubt.reading]?.entry.id === doubt.entryId)
+  const doubted = belief.doubted.filter(
+    (doubt) =>
+      state.readings[doubt.reading]?.entry.id === doubt.entryId &&
+      doubtsSinceTurn(belief, doubt.reading) < ENOUGH_LOOKS,
+  )
   if (doubted.length > 0) {
     return {
       kind: 'measure',
@@ -85,16 +90,18 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     return window ? [{ index: model.readings.indexOf(reading), window }] : []
   })
   const bench = new Bench(belief, aims)
+  const nothing = showNothing(belief, state)
+  const hidden = hiddenBy(model, nothing)
   const wrong = wrongOnes(bench, belief, windows, notRight)
   const insist = wrong.length > 0 || notRight === 'somewhere'
   const possible = (from: number, to: number) =>
-    wrong.length > 0 ? wrong.slice(from, to) : samplesOf(belief, from, to)
+    wrong.length > 0 ? wrong.slice(from, to) : samplesOf(belief, from, to, hidden)
   const coarse = possible(0, COARSE)
   const out = outside(aims, model, state)
   const chanceCoarse = bench.chance(coarse, STAY)
   if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
   const fine = [...coarse, ...possible(COARSE, FINE)]
-  const mean = sampleAt(belief, belief.mean, 0)
+  const mean = sampleAt(belief, belief.mean, 0, hidden)
   const price = priceIn(model, lastDirections(belief))
   const worth = probeWorth(bench, mean, belief, state, windows)
   const sieve = (moves: readonly Amounts[], samples: readonly Sample[], most: number) =>
@@ -109,7 +116,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const chanceNow = bench.chance(fine, STAY)
   const chosen = best[0]
   const turn = chosen && toTurn(bench, fine, chosen.move, belief)
-  const away = onTheTrack(model, state) && (turn?.chance ?? 0) < LIKELY && furthestBack(bench, mean, all)
+  const away = nothing.size > 0 && (turn?.chance ?? 0) < LIKELY && furthestBack(bench, mean, all)
   if (away) return { kind: 'turn', turn: toTurn(bench, fine, away, belief), chanceNow, others: [] }
   if (!turn || (!insist && !turn.probes && turn.chance < chanceNow + WORTH_A_TURN)) {
     if (out.length === 0) return { kind: 'in-window', chanceNow }
@@ -117,18 +124,28 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     if (chanceNow >= LIKELY && unsure.length > 0) return { kind: 'measure', readings: unsure, why: JUST_OUTSIDE }
     if (chanceNow >= SURE) return { kind: 'in-window', chanceNow }
   }
-  if (!chosen || !turn || (!insist && chosen.value <= bench.score(fine, STAY)))
+  if (!chosen || !turn || (!insist && turn.chance < HOPEFUL && chosen.value <= bench.score(fine, STAY)))
     return { kind: 'no-setting', say: `No turn brings every reading nearer its window. ${model.noTurnHelps}` }
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
   return { kind: 'turn', turn, chanceNow, others }
 }
 
-/** Something needed reads nothing: how much further it would go in is not known, so no turn can promise a window yet. */
-const onTheTrack = ({ needed }: BrakeModel, { readings }: StandState): boolean =>
-  needed.some((id) => {
-    const now = readings[id]
-    return now?.status === 'current' && typeof now.value === 'number' && now.value <= NOTHING
-  })
+/** Needed readings that stand and show nothing: how much further they would go in is not known. */
+const showNothing = ({ model, happenings }: Belief, { readings }: StandState): ReadonlySet<string> =>
+  new Set(
+    model.needed.filter((id) => {
+      const now = readings[id]
+      const last = happenings.findLast((each) => each.kind === 'seen' && each.entryId === now?.entry.id)
+      return now?.status === 'current' && last?.kind === 'seen' && last.told.kind === 'value' && last.told.atMost
+    }),
+  )
+
+/** What those that show nothing hide. */
+const hiddenBy = ({ beyond, inputs }: BrakeModel, nothing: ReadonlySet<string>): Hidden =>
+  (nothing.size > 0 && beyond ? beyond(nothing) : []).map(({ input, ...spread }) => ({
+    input: inputs.findIndex((each) => each.id === input),
+    ...spread,
+  }))
 
 /** Brought nearer by this many half-windows at least, a brake that reads nothing is worth a turn that only shows more of it. */
 const NEARER = 0.25
@@ -186,13 +203,23 @@ function probeWorth(
   }
 }
 
-/** How often a reading was taken since anything was turned. */
-function looksSinceTurn({ happenings, model }: Belief, reading: string): number {
+/** The entries that took a reading since anything was turned. */
+function takenSinceTurn({ happenings, model }: Belief, reading: string): readonly string[] {
   const index = model.readings.indexOf(reading)
   const lastTurn = happenings.findLastIndex((each) => each.kind === 'turn')
   return happenings
     .slice(lastTurn + 1)
-    .filter((each) => each.kind === 'seen' && each.told.kind === 'value' && each.told.reading === index).length
+    .flatMap((each) =>
+      each.kind === 'seen' && each.told.kind === 'value' && each.told.reading === index ? [each.entryId] : [],
+    )
+}
+
+const looksSinceTurn = (belief: Belief, reading: string): number => takenSinceTurn(belief, reading).length
+
+/** How often it was doubted at this setting: what reads so again is no misreading. */
+const doubtsSinceTurn = (belief: Belief, reading: string): number => {
+  const taken = takenSinceTurn(belief, reading)
+  return belief.doubted.filter((each) => taken.includes(each.entryId)).length
 }
 
 /** A derived reading from current ones, or undefined while one of them does not stand. */

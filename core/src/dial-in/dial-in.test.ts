@@ -1,18 +1,15 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { linearPullFamily } from '../families/linear-pull/family.ts'
 import { DEFAULT_BITE } from '../families/rim/bite.ts'
 import { windowsFor } from '../families/rim/windows.ts'
-import { habitOf } from '../simulate/habit.ts'
-import { bookBicycle, type Policy, trial } from '../simulate/passes.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
+import { adviceFromLog } from '../testing/advice.ts'
 import { confirm, KIT, MODEL, measured, PREPARED, reading, THROW, turn, written } from '../testing/stand.ts'
 import { advise } from './advice.ts'
 import { believe, lessons, spreadOf, standingWalk } from './belief.ts'
 import { normalQuantile } from './draws.ts'
-import { adviceFromLog, adviceMoves } from './from-log.ts'
 import { lessonsSoFar } from './learnt.ts'
 import { backward, cholesky, forward } from './matrix.ts'
 import { inverseMills, normalCdf } from './normal.ts'
@@ -149,6 +146,42 @@ describe('belief', () => {
     expect(advise(belief, state, WINDOWS)).toMatchObject({ kind: 'measure', readings: ['gapLeft'] })
   })
 
+  // Textbook: ten times as far out, a reading moves a Gaussian mean ten times as far; a Student t with 4 degrees hardly more.
+  it('a reading far out moves the belief hardly further than one that is a little out', () => {
+    const good = shown({ cable: 9, balance: 0.01 })
+    const movedBy = (out: number) => {
+      const off = good.map((body) =>
+        body.kind === 'reading' && body.reading === 'gapLeft' ? { ...body, value: (body.value as number) + out } : body,
+      )
+      const { belief } = believed(...PREPARED, ...good, ...good, ...good, ...off)
+      return Math.abs((belief.mean[unknown(belief, 'balance')] as number) - 0.01)
+    }
+    expect(movedBy(0.2)).toBeGreaterThan(0)
+    expect(movedBy(2)).toBeLessThan(4 * movedBy(0.2))
+  })
+
+  // A lever that meets the bar before the pads meet the rim shows its whole reach, however much further it would go.
+  it('a bite as long as the reach says only “at least”', () => {
+    const cableAt = (bite: number) => {
+      const { belief } = believed(...PREPARED, ...measured(4.5, 4.5, bite))
+      return belief.mean[unknown(belief, 'cable')] as number
+    }
+    expect(cableAt(60)).toBeCloseTo(cableAt(59), 3)
+    expect(cableAt(60) - cableAt(50)).toBeGreaterThan(0.3)
+  })
+
+  it('what reads so again at the same setting is asked for no more', () => {
+    const good = shown({ cable: 9, balance: 0.01 })
+    const off = reading('biteTravel', 45)
+    const asked = (...bodies: readonly EntryBody[]) => {
+      const { belief, state } = believed(...PREPARED, ...good, ...bodies)
+      const advice = advise(belief, state, WINDOWS)
+      return advice.kind === 'measure' ? advice.readings : []
+    }
+    expect(asked(off)).toEqual(['biteTravel'])
+    expect(asked(off, off)).toEqual([])
+  })
+
   it('hands what is lasting to the brake’s next visit and forgets the rest', () => {
     const { belief } = believed(...PREPARED, ...measured(0.8, 2.1, 18))
     const learnt = lessons(belief)
@@ -237,30 +270,5 @@ describe('advice', () => {
   it('gives the same answer to the same log', () => {
     const log = written(...PREPARED, ...measured(0.3, 2.2, 8))
     expect(adviceFromLog(KIT, MODEL, log, WINDOWS)).toEqual(adviceFromLog(KIT, MODEL, log, WINDOWS))
-  })
-})
-
-describe('passes on simulated brakes (docs/bench.md)', () => {
-  const bicycle = bookBicycle(linearPullFamily)
-  const advice: Policy = (log, windows) => {
-    const moves = adviceMoves(KIT, MODEL, log, windows)
-    return moves.length > 0 ? { kind: 'turn', moves } : { kind: 'measure' }
-  }
-
-  it('the advice needs less than 1/2.5 of the habit’s passes and leaves no brake behind', () => {
-    const seeds = Array.from({ length: 80 }, (_, index) => 4_000_000 + index * 7919)
-    const passes = (policy: Policy) => seeds.map((seed) => trial(bicycle, seed, policy))
-    const mean = (trials: readonly { passes: number }[]) =>
-      trials.reduce((sum, each) => sum + each.passes, 0) / trials.length
-    const byAdvice = passes(advice)
-    expect(byAdvice.filter((each) => each.failed)).toEqual([])
-    expect(mean(passes(habitOf('linear-pull'))) / mean(byAdvice)).toBeGreaterThan(2.5)
-    const p95 = byAdvice.map((each) => each.passes).sort((a, b) => a - b)[Math.ceil(0.95 * seeds.length) - 1]
-    expect(p95).toBeLessThanOrEqual(4)
-  })
-
-  it('the same seed is the same brake', () => {
-    expect(trial(bicycle, 99, habitOf('linear-pull'))).toEqual(trial(bicycle, 99, habitOf('linear-pull')))
-    expect(trial(bicycle, 99, habitOf('linear-pull')).log).not.toEqual(trial(bicycle, 100, habitOf('linear-pull')).log)
   })
 })

@@ -54,9 +54,11 @@ export const NO_SLOPE: Float64Array = new Float64Array(0)
 
 export const isPredicted = (happening: Happening) => happening.kind === 'seen'
 
-/** A reading of nothing counts against the prediction only where the prediction leaves something. */
-export const residualOf = ({ value, atMost }: Observation & { kind: 'value' }, predicted: number): number =>
-  atMost ? Math.min(0, value - predicted) : value - predicted
+/** A reading of nothing counts against the prediction only where the prediction leaves something; one of all there is, where it falls short. */
+export function residualOf({ value, atMost, atLeast }: Observation & { kind: 'value' }, predicted: number): number {
+  const residual = value - predicted
+  return atMost ? Math.min(0, residual) : atLeast ? Math.max(0, residual) : residual
+}
 
 const orderCost = (z: number) => -Math.log(Math.max(1e-30, normalCdf(z)))
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { kitOf } from '../bench/kit.ts'
-import { type Bicycle, bookBicycle, fleetBrake } from '../simulate/passes.ts'
+import { type Bicycle, bookBicycle, fleetBrake } from '../passes/fleet.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import { adviceFromLog } from '../testing/advice.ts'
 import { confirm, measured, written } from '../testing/stand.ts'
 import { FAMILIES } from '../workshop/families.ts'
-import { adviceFromLog } from './from-log.ts'
 import type { Turn } from './turn.ts'
 
 /** Zero and near it: the pads lie on their track, and nothing shows how much too short the cable is. */
@@ -21,7 +21,7 @@ const letOut = ({ moves }: Turn): number =>
 describe.each(FAMILIES.map((family) => [family.id, family] as const))('both pads of a %s on the rim', (_, family) => {
   const bicycle = bookBicycle(family)
   const kit = kitOf(family)
-  const { windows } = fleetBrake(bicycle, 3)
+  const { right: windows } = fleetBrake(bicycle, 3)
   const adviceOn = (...bodies: readonly EntryBody[]) => adviceFromLog(kit, bicycle.model, written(...bodies), windows)
 
   it.each(DEAD)('with the lever dead at %s mm: cable is let out', (bite) => {
@@ -48,7 +48,7 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))('both pads
 /** A brake of the fleet clamped with its pads on the rim, some of them by 3 mm of cable too short; turns until it is in. */
 function turnsFromTheTrack(bicycle: Bicycle, seed: number): number {
   const kit = kitOf(bicycle.family)
-  const { brake, windows } = fleetBrake(bicycle, seed)
+  const { brake, right: windows } = fleetBrake(bicycle, seed)
   const bodies: EntryBody[] = []
   const measure = () => {
     const { shown } = brake.gauge()

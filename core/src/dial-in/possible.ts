@@ -21,8 +21,14 @@ export interface Sample {
   readonly setNoise: number
 }
 
-/** The belief as a set of possible brakes, each brought to where it stands after ten squeezes. */
-export function samplesOf(belief: Belief, from: number, to: number): readonly Sample[] {
+/** What stands hidden while a reading shows nothing, by its place in the model’s inputs. */
+export type Hidden = readonly { readonly input: number; readonly from: number; readonly to: number }[]
+
+/**
+ * The belief as a set of possible brakes, each brought to where it stands after ten squeezes. A reading of nothing says only
+ * “at most”, and the belief stays at its edge: behind it they are spread evenly over what may be hidden.
+ */
+export function samplesOf(belief: Belief, from: number, to: number, hidden: Hidden = []): readonly Sample[] {
   const n = belief.layout.unknowns.length
   const draws = normalDraws(n + 1)
   return Array.from({ length: to - from }, (_, index) => {
@@ -30,11 +36,13 @@ export function samplesOf(belief: Belief, from: number, to: number): readonly Sa
     const own = believedBy(belief, from + index)
     const theta = backward(own.factor, n, z)
     for (let k = 0; k < n; k += 1) theta[k] = (theta[k] as number) + (own.mean[k] as number)
-    return sampleAt(own, theta, z[n] as number)
+    return sampleAt(own, theta, z[n] as number, hidden, from + index)
   })
 }
 
 const GOLDEN = 0.6180339887498949
+/** Fractions that fill an interval evenly, and none of them the others’. */
+const SPREAD = [Math.SQRT2, Math.sqrt(3), Math.sqrt(7)] as const
 
 /** Which of the rival beliefs a draw is taken from: as often as each is likely. */
 function believedBy(belief: Belief, index: number): Belief {
@@ -46,11 +54,21 @@ function believedBy(belief: Belief, index: number): Belief {
   return belief
 }
 
-/** One possible brake, its unknowns given. */
-export function sampleAt(belief: Belief, theta: Float64Array, setNoise: number): Sample {
+/** One possible brake, its unknowns given, and which of those spread over what is hidden it is; the middle one if none. */
+export function sampleAt(
+  belief: Belief,
+  theta: Float64Array,
+  setNoise: number,
+  hidden: Hidden = [],
+  draw?: number,
+): Sample {
   const walk = standingWalk(belief, theta)
   walk.squeeze(SQUEEZES)
   walk.settle()
+  hidden.forEach(({ input, from, to }, k) => {
+    const along = draw === undefined ? 0.5 : ((draw + 0.5) * (SPREAD[k % SPREAD.length] as number)) % 1
+    walk.q[input] = (walk.q[input] as number) + from + (to - from) * along
+  })
   return { walk, q: walk.q, setNoise }
 }
 
@@ -61,6 +79,8 @@ export interface Amounts {
   /** Told from contact, for those of them that have one. */
   readonly from?: From['contact']
 }
+
+const DEPTH = 0.1
 
 /** Tries moves on possible brakes. */
 export class Bench {
@@ -100,19 +120,22 @@ export class Bench {
   score(samples: readonly Sample[], move: Amounts): number {
     let inside = 0
     let off = 0
+    let depth = 0
     for (const sample of samples) {
       const y = this.after(sample, move, true)
-      let worst = 0
+      let worst = -1
       for (const { index, window } of this.aims) {
         const value = y[index] as number
         const half = (window.high - window.low) / 2
         const out = Math.max(window.low - value, value - window.high) / half
         if (out > worst) worst = out
       }
-      if (worst <= 0) inside += 1
-      off += Math.min(worst, 4)
+      if (worst <= 0) {
+        inside += 1
+        depth -= worst
+      } else off += Math.min(worst, 4)
     }
-    return (inside - 0.02 * off) / samples.length
+    return (inside - 0.02 * off + DEPTH * depth) / samples.length
   }
 
   /** How far off a brake is after a move, in half-windows of its worst reading; 0 with all of them in. */

@@ -36,14 +36,19 @@ export function learntOn(family: Family, { hardware, entries }: Visit, before: L
   return model.ok ? lessons(believe(kit, model.value, fold(kit, model.value, entries), before)) : before
 }
 
-/** The stand with its belief, the advice and the next act worked out. */
+/**
+ * The stand with its belief, the advice and the next act worked out. Windows that were narrowed and that no turn brings the
+ * brake into are let go: what is well by the wider ones is not sent away.
+ */
 export function workOut(stand: Stand, learnt: Learnt = {}): Job {
   const { kit, model, state } = stand
   const belief = believe(kit, model, state, learnt)
   const read = asLastRead(model, state)
   const known = knownBy(read === state ? belief : believe(kit, model, read, learnt))
   const windows = model.windows(state.schools, stand, known)
-  return aimedAt({ ...stand, belief }, narrowed(belief, { ...stand, windows }))
+  const closer = narrowed(belief, { ...stand, windows })
+  const job = aimedAt({ ...stand, belief }, closer)
+  return job.advice.kind === 'no-setting' && closer !== windows ? aimedAt(job, windows) : job
 }
 
 /** The same brake and belief aimed at these windows: what to do next follows from them. */

@@ -84,7 +84,8 @@ describe('not to be ridden, whatever reason is typed', () => {
     const near = SOUND.map((body) =>
       body.kind === 'reading' && body.reading === 'reserve' ? { ...body, value: 11 } : body,
     )
-    expect(refused(near, RELEASE)).toBeUndefined()
+    expect(findings(near)).toEqual([])
+    expect(refused([...near, skip('dial-in')], RELEASE)).toBeUndefined()
   })
 
   it('a steel rim is not judged by its wall, and its wall is not asked for', () => {

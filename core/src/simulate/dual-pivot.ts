@@ -1,13 +1,12 @@
 import type { Dimensions, Here } from '../brake/dimension.ts'
 import { dualPivotLinkage } from '../linkages/pivots.ts'
-import { expectOk } from '../outcome/outcome.ts'
 import { cable, screw, turnedOnBolt } from './drives.ts'
 import type { VirtualSpec } from './virtual-brake.ts'
 
 /** A dual-pivot brake on the simulated stand. */
 export const dualPivot = (d: Dimensions, here: Here): VirtualSpec => ({
   stiffness: 45,
-  linkage: (own) => expectOk(dualPivotLinkage(own, here.traits.cableSide === 'right')),
+  linkage: (own) => dualPivotLinkage(own, here.traits.cableSide === 'right'),
   scattered: { cableOffsetMm: 0.08, secondPivotMm: 0.05 },
   adjusters: {
     ...cable(d),

@@ -1,12 +1,11 @@
 import type { Dimensions } from '../brake/dimension.ts'
 import { linearPullLinkage } from '../linkages/linear-pull.ts'
-import { expectOk } from '../outcome/outcome.ts'
 import { cable, screw, spring } from './drives.ts'
 import type { VirtualSpec } from './virtual-brake.ts'
 
 /** A linear-pull brake on the simulated stand. */
 export const linearPull = (d: Dimensions): VirtualSpec => ({
-  linkage: (own) => expectOk(linearPullLinkage(own as never)),
+  linkage: (own) => linearPullLinkage(own as never),
   scattered: { padHeightMm: 0.1, armMm: 0.03 },
   adjusters: {
     ...cable(d),

@@ -4,8 +4,6 @@ import { linearPullFamily } from '../families/linear-pull/family.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { confirm, DIMENSIONS, HERE, turn, written } from '../testing/stand.ts'
 import { VIRTUAL } from './families.ts'
-import { habitOf } from './habit.ts'
-import { allIn, bookBicycle, fleetBrake, trial } from './passes.ts'
 import { practiceGauge } from './practice.ts'
 import { seededRandom } from './random.ts'
 import { virtualBrake } from './virtual-brake.ts'
@@ -136,30 +134,6 @@ describe('the gauge', () => {
     expect(sd).toBeLessThan(0.14)
     expect(misread / rounds).toBeGreaterThan(0.02)
     expect(misread / rounds).toBeLessThan(0.04)
-  })
-})
-
-describe('the habit', () => {
-  const bicycle = bookBicycle(linearPullFamily)
-
-  it('begins by clamping with 4 mm given back', () => {
-    const { windows } = fleetBrake(bicycle, 3)
-    expect(habitOf('linear-pull')([], windows)).toEqual({ kind: 'clamp', giveBackMm: 4 })
-  })
-
-  it('brings most brakes home, each judged on its hidden truth', () => {
-    const trials = SEEDS.map((seed) => trial(bicycle, seed, habitOf('linear-pull')))
-    expect(trials.filter((each) => each.failed).length).toBeLessThan(SEEDS.length / 20)
-    expect(trials.some((each) => each.passes > 2)).toBe(true)
-  })
-
-  it('a policy that only looks gets nowhere unless it starts there', () => {
-    const looking = SEEDS.map((seed) => trial(bicycle, seed, () => ({ kind: 'measure' })))
-    for (const [index, each] of looking.entries()) {
-      const { brake: start, windows } = fleetBrake(bicycle, SEEDS[index] as number)
-      if (allIn(windows, start.truth())) expect(each.passes).toBe(0)
-    }
-    expect(looking.filter((each) => each.failed).length).toBeGreaterThan(SEEDS.length / 2)
   })
 })
 

@@ -2,9 +2,10 @@ import { COMMON_READINGS } from '../../bench/readings.ts'
 import type { AdjusterSpec } from '../../brake/adjuster.ts'
 import type { Dimensions, End } from '../../brake/dimension.ts'
 import type { Shape } from '../../brake/frame.ts'
-import type { BrakeModel, Derived, PadArm } from '../../brake/model.ts'
+import type { Beyond, BrakeModel, Derived, PadArm } from '../../brake/model.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { limitsOf, type Windows } from '../../brake/window.ts'
+import { compileLinkage } from '../../linkages/compile.ts'
 import type { Arm, Linkage } from '../../mechanics/linkage.ts'
 import { RIM_BEDDING } from './adjusters.ts'
 import { biteSetting, DEFAULT_BITE } from './bite.ts'
@@ -52,6 +53,22 @@ function plainlyFirst(windows: Windows, believed: (reading: string) => number, {
     : windows
 }
 
+/** No cable is clamped tighter past the rim than this; and as far apart may two pads be that it holds there; mm. From memory, no source. */
+const PAST_RIM = { cableMm: 3, apartMm: 1 } as const
+
+/** Both pads on the rim hide how far the cable is taken in past it, and how the arms differ. With one off, that one shows it. */
+const pastTheRim =
+  (linkage: Linkage) =>
+  (nothing: ReadonlySet<string>): readonly Beyond[] => {
+    if (!nothing.has('gapLeft') || !nothing.has('gapRight')) return []
+    const { rateLeft, rateRight } = compileLinkage(linkage)
+    const balance = (2 * PAST_RIM.apartMm) / (rateLeft + rateRight)
+    return [
+      { input: 'cable', from: -PAST_RIM.cableMm, to: 0 },
+      { input: 'balance', from: -balance, to: balance },
+    ]
+  }
+
 /** A rim brake’s model from its linkage: what differs between families is geometry, adjusters and how it is drawn. */
 export function rimModel(
   d: Dimensions,
@@ -76,7 +93,8 @@ export function rimModel(
     noTurnHelps:
       'Look at the wheel again; then choose another bite school, move the spring to another hole, or clamp the cable anew.',
     ...rimReadings(d, linkage, lever),
-    observe: observeRim,
+    observe: observeRim(d.leverReachMm as number),
+    beyond: pastTheRim(linkage),
     disturbs: disturbsRim,
     bedding: RIM_BEDDING,
     windows: rimWindows(brake, d.flexMm as number, LIMITS),

@@ -119,6 +119,15 @@ function followingSpread(school: ChosenSchool, brake: RimThrow, known: Known): n
   )
 }
 
+/**
+ * As far as a gap strays while the bite stays in its own window and the pads are as far apart as they may be: what only
+ * follows is not out before what is named is.
+ */
+function gapRoom(brake: RimThrow, travelMm: number, halfMm: number): number {
+  const gapAt = (amount: number) => biteSetting({ option: 'rider', amount }, brake).gapMm
+  return (gapAt(travelMm + halfMm) - gapAt(travelMm - halfMm) + MOST_APART_MM) / 2
+}
+
 const BOOK: Known = knownOf(RIM_INPUTS)
 
 /** What is known of this brake and moved the window of what follows, said beside the book’s. */
@@ -164,12 +173,15 @@ export function windowsFor(
     },
     ...(strays < BETTER_KNOWN * followingSpread(school, book, BOOK) ? [learntHere(book, brake)] : []),
   ]
-  const gapHalf = namesGap(school) ? GAP_HALF_MM.named : Math.max(GAP_HALF_MM.follows, STRAYS_KEPT * strays)
+  const biteNamed = BITE_HALF_SHARE.named * lever.reachMm
+  const gapHalf = namesGap(school)
+    ? GAP_HALF_MM.named
+    : Math.max(GAP_HALF_MM.follows, STRAYS_KEPT * strays, gapRoom(brake, setting.travelMm, biteNamed))
   const gapLow = Math.max(walls.rub, setting.gapMm - gapHalf)
   const gapHigh = Math.min(walls.bar, setting.gapMm + gapHalf)
   const biteHalf = namesGap(school)
     ? Math.max(BITE_HALF_SHARE.follows * lever.reachMm, STRAYS_KEPT * strays)
-    : BITE_HALF_SHARE.named * lever.reachMm
+    : biteNamed
   const biteWallHigh = lever.reachMm - RESERVE_MARGIN_MM - stretchTravelMm
   const gap = (reading: string): Window => ({
     reading,
@@ -294,14 +306,21 @@ export const centredCloser = (windows: Windows, say: string): Windows => ({
   },
 })
 
-/** Windows of a rim brake: gaps, bite and reserve by the bite school, the rest by their own limits. */
+/**
+ * Windows of a rim brake: gaps, bite and reserve by the bite school, the rest by their own limits. What is believed from far
+ * out does not say that there is no setting: where it leaves none, the book’s windows stand until the brake is nearer.
+ */
 export const rimWindows =
   (brake: RimThrow, flexMm: number, limits: Readonly<Record<string, Window>>) =>
-  (schools: ChosenSchools, looked: Looked, known?: Known): Windows =>
-    windowsFor(
-      brake,
-      schools.bite ?? DEFAULT_BITE,
-      { lateralRunoutMm: looked.number('lateralRunout'), flexMm },
-      { ...limits, ...wearWindows(looked) },
-      known,
-    )
+  (schools: ChosenSchools, looked: Looked, known?: Known): Windows => {
+    const madeOf = (from?: Known) =>
+      windowsFor(
+        brake,
+        schools.bite ?? DEFAULT_BITE,
+        { lateralRunoutMm: looked.number('lateralRunout'), flexMm },
+        { ...limits, ...wearWindows(looked) },
+        from,
+      )
+    const own = madeOf(known)
+    return own.empty && known ? madeOf() : own
+  }
