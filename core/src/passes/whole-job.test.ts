@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest'
+import { expectOk } from '../outcome/outcome.ts'
+import { type Told, tellNext } from '../run-sheet/told.ts'
+import { practiceGauge } from '../simulate/practice.ts'
+import type { Entry, EntryBody } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
+import { FAMILIES } from '../workshop/families.ts'
+import { firstRefusal, openJob } from '../workshop/open.ts'
+import { allIn, type Bicycle, bookBicycle, type FleetBrake, fleetBrake } from './fleet.ts'
+import { seedsOf } from './report.ts'
+
+const MOST_ACTS = 120
+const DIALLED = ['gapLeft', 'gapRight', 'biteTravel', 'reserve'] as const
+
+interface Ended {
+  readonly told: Told
+  readonly turns: number
+  readonly right: boolean
+  readonly log: readonly Entry[]
+}
+
+/** A script that reads only what `GET /api/jobs/:id/next` says, on a brake the product knows nothing of. */
+function drive({ family, dimensions, here }: Bicycle, { brake, runoutMm, right }: FleetBrake): Ended {
+  const hardware: Hardware = { family: family.id, end: here.end, dimensions: {}, practiceSeed: 1 }
+  const log: Entry[] = []
+  const write = (bodies: readonly EntryBody[]) => {
+    const made = bodies.map((body, index): Entry => {
+      const seq = log.length + index + 1
+      return { ...body, id: `e${seq}`, at: '2026-03-01T09:00:00Z', by: '1', seq }
+    })
+    const refused = firstRefusal(hardware, log, made, {})
+    if (refused) throw new Error(`${JSON.stringify(made[refused.index])}: ${refused.error.message}`)
+    log.push(...made)
+  }
+  const aside = {
+    ...practiceGauge(hardware, dimensions, here, []),
+    lateralRunout: Number(runoutMm.toFixed(1)),
+    spin: 'free',
+  }
+  let turns = 0
+  for (let act = 0; act < MOST_ACTS; act += 1) {
+    const job = expectOk(openJob(hardware, log))
+    const told = tellNext(job)
+    const unitOf = (reading: string) => job.kit.reading(reading)?.unit ?? ''
+    const read = (readings: readonly string[]): readonly EntryBody[] => {
+      const { shown } = brake.gauge()
+      const now: Readonly<Record<string, number | string>> = { ...aside, ...shown, reserve: RESERVE_MM }
+      const beside = readings.includes('gapLeft') ? [...readings, 'firstTouch'] : readings
+      return beside.map((reading) => ({ kind: 'reading', reading, value: now[reading] ?? '', unit: unitOf(reading) }))
+    }
+    if (told.act === 'confirm') {
+      if (told.step.endsWith('squeezes')) brake.squeeze(10)
+      write([{ kind: 'confirm', step: told.step }])
+    } else if (told.act === 'measure') write(read(told.readings))
+    else if (told.act === 'plan') write([{ kind: 'skip', step: told.step, reason: 'mounted already' }])
+    else if (told.act === 'turn') {
+      turns += 1
+      write(
+        told.moves.map((move): EntryBody => {
+          const { turned, endReached } = brake.turn(move.adjuster, move.amount)
+          const end = endReached && { endReached: true, ...(turned === 0 && { tried: move.amount }) }
+          return { kind: 'turn', adjuster: move.adjuster, amount: turned, unit: move.unit, ...end }
+        }),
+      )
+      brake.squeeze(10)
+      write([{ kind: 'confirm', step: 'squeezes', count: 10 }, ...read(told.readings)])
+    } else if (told.act === 'sign') write([{ kind: 'release', initials: '1' }])
+    else return { told, turns, right: allIn(right, brake.truth()), log }
+  }
+  throw new Error(
+    `no end of it: ${log
+      .slice(-6)
+      .map((entry) => JSON.stringify(entry))
+      .join('\n')}`,
+  )
+}
+
+/** What is left at a hard squeeze hangs on the hand: well in hand on these. */
+const RESERVE_MM = 22
+
+describe('a whole job by what it is told, from every kind of start', () => {
+  it.each(FAMILIES.map((family) => [family.id, family] as const))('a %s ends signed, and rightly', (_, family) => {
+    const bicycle = bookBicycle(family)
+    const ends = seedsOf({ brakes: 12, seed: 12 }).map((seed) => drive(bicycle, fleetBrake(bicycle, seed)))
+    expect(ends.map(({ told }) => `${told.act} ${told.say}`).filter((act) => !act.startsWith('released'))).toEqual([])
+    expect(ends.filter(({ right }) => !right).length).toBeLessThanOrEqual(1)
+    expect(ends.reduce((sum, { turns }) => sum + turns, 0) / ends.length).toBeLessThan(3.5)
+    for (const { log } of ends)
+      for (const id of DIALLED) expect(log.some((entry) => entry.kind === 'reading' && entry.reading === id)).toBe(true)
+  })
+})
