@@ -37,6 +37,9 @@ export const usualOf = ({ id, amount }: SchoolOption): ChosenSchool => ({
 export const usualSchools = (schools: readonly SchoolSpec[]): ChosenSchools =>
   Object.fromEntries(schools.flatMap(({ id, options }) => (options[0] ? [[id, usualOf(options[0])]] : [])))
 
+/** As a hand writes a number: no exponents, no other bases. */
+const PLAIN = /^\d+(\.\d+)?$/
+
 /** Reads a school as the log keeps it: `third`, `give-back 4`, `top-edge`. Refuses one there is not, and an amount out of range. */
 export function readSchool(spec: SchoolSpec, text: string): Outcome<ChosenSchool> {
   const [id = '', amount, ...rest] = text.trim().split(/\s+/)
@@ -50,7 +53,7 @@ export function readSchool(spec: SchoolSpec, text: string): Outcome<ChosenSchool
   }
   if (!option.amount) return ok({ option: id })
   const { usual, min, max, unit } = option.amount
-  const value = amount === undefined ? usual : Number(amount)
+  const value = amount === undefined ? usual : PLAIN.test(amount) ? Number(amount) : Number.NaN
   return value >= min && value <= max
     ? ok({ option: id, amount: value })
     : refuse('out-of-range', 'to', `${option.title} ${amount}: accepted ${min} to ${max} ${unit}.`)

@@ -9,6 +9,10 @@ export const TIGHT_RADIUS_MM = 60
 /** Left beyond the anchor for pliers and its cap, and at the head. Our choice. */
 export const ALLOWANCE_MM = 120
 
+/** From a lever to the brake beside it, and to the far end of a long bicycle; mm. Our choice. */
+const LEAST_CABLE_MM = 50
+const MOST_CABLE_MM = 6000
+
 /** What a route needs and takes. */
 export interface Route {
   readonly cuts: readonly string[]
@@ -43,7 +47,22 @@ const END_WORDS = { ferrule: 'ferrule', bare: 'bare end', barrel: 'into the barr
 export function routeOf(segments: readonly RouteSegment[], d: Dimensions, tensionN: number): Outcome<Route> {
   const housing = segments.filter((each) => each.kind === 'housing')
   const bare = segments.filter((each) => each.kind === 'bare')
+  const wholeMm = segments.reduce((sum, each) => sum + each.lengthMm, 0)
+  if (wholeMm < LEAST_CABLE_MM || wholeMm > MOST_CABLE_MM) {
+    return refuse(
+      'out-of-range',
+      'segments',
+      `A way of ${wholeMm.toFixed(0)} mm in all. Accepted: ${LEAST_CABLE_MM} to ${MOST_CABLE_MM} mm.`,
+    )
+  }
   for (const [index, segment] of segments.entries()) {
+    if (segment.kind === 'bare' && (segment.bendDeg ?? 0) > 0) {
+      return refuse(
+        'out-of-range',
+        `segments.${index}.bendDeg`,
+        `Piece ${index + 1}: bare cable runs straight. Accepted: no bend, or housing round it.`,
+      )
+    }
     if (segment.kind !== 'housing' || !segment.bendDeg || !segment.radiusMm) continue
     const space = bendSpace.work({ bendDeg: segment.bendDeg, radiusMm: segment.radiusMm })
     if (!space.ok) return space

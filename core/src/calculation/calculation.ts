@@ -181,6 +181,12 @@ export function checkInputs<I extends Inputs>(specs: I, raw: unknown): Outcome<I
   return ok(checked as InputsOf<I>)
 }
 
+/** Whether every number in a value is one: Infinity and NaN are no results. */
+function isFinite(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value)
+  return !Array.isArray(value) || value.every(isFinite)
+}
+
 /**
  * A calculation is a value: what goes in, what comes out, where it comes from and how it is worked.
  * The screens, the command line, HTTP and the reference page all use this one declaration.
@@ -195,6 +201,14 @@ export function defineCalculation<const I extends Inputs, const O extends Output
       if (!inputs.ok) return inputs
       const outputs = spec.run(inputs.value)
       if (!outputs.ok) return outputs
+      const wild = Object.entries(outputs.value).find(([, value]) => !isFinite(value))
+      if (wild) {
+        return refuse(
+          'not-finite',
+          wild[0],
+          `${wild[0]} comes to no finite number from these inputs. Accepted: figures a brake could have.`,
+        )
+      }
       return ok({
         id: spec.id,
         title: spec.title,

@@ -1,3 +1,4 @@
+import { FASTENERS, isFastener } from '../bench/fasteners.ts'
 import { SWAPPED_PARTS } from '../bench/graph.ts'
 import { isBenchAct } from '../brake/acts.ts'
 import type { SeenSpec } from '../brake/reading.ts'
@@ -7,6 +8,7 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import { readText } from '../stand/told.ts'
 import { findingsOf } from './findings.ts'
 import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
@@ -50,13 +52,19 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
     case 'route':
       return admitRoute(stand, entry)
     case 'torque':
-      return entry.valueNm > 0 && entry.valueNm <= MOST_TORQUE_NM
-        ? ok(entry)
-        : refuse(
-            'out-of-range',
-            'valueNm',
-            `${entry.valueNm} N·m at the ${entry.fastener}. Accepted: above 0 to ${MOST_TORQUE_NM} N·m.`,
+      return !isFastener(entry.fastener)
+        ? refuse(
+            'unknown-fastener',
+            'fastener',
+            `There is no fastener “${entry.fastener}”. Accepted: ${FASTENERS.join(', ')}, with left or right before it where there are two.`,
           )
+        : entry.valueNm > 0 && entry.valueNm <= MOST_TORQUE_NM
+          ? ok(entry)
+          : refuse(
+              'out-of-range',
+              'valueNm',
+              `${entry.valueNm} N·m at the ${entry.fastener}. Accepted: above 0 to ${MOST_TORQUE_NM} N·m.`,
+            )
     case 'note':
       return entry.text.trim() !== '' && entry.text.length <= NOTE_LENGTH
         ? ok(entry)
@@ -144,6 +152,13 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
   if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
     return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
   }
+  if (spec.unit === 'hole' && !Number.isInteger(entry.amount)) {
+    return refuse(
+      'out-of-range',
+      'amount',
+      `${spec.title} by ${entry.amount}: a pin stands in a hole. Accepted: whole holes.`,
+    )
+  }
   if (spec.travel === undefined) {
     return Math.abs(entry.amount) <= MOST_CABLE_MM
       ? ok(entry)
@@ -217,6 +232,14 @@ function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<E
       `There is no way “${entry.to}” of a ${entry.plan} on a ${title} brake. Accepted: ${known || 'none'}.`,
     )
   }
+  const unheard = entry.acknowledged.find((id) => !(id in CAUTIONS))
+  if (unheard) {
+    return refuse(
+      'unknown-caution',
+      'acknowledged',
+      `There is no caution “${unheard}”. Accepted: ${way.cautions.join(', ') || 'none'}.`,
+    )
+  }
   const unread = way.cautions.find((id) => !entry.acknowledged.includes(id))
   if (unread) {
     return refuse('caution-unread', 'acknowledged', `Read and acknowledge first: ${CAUTIONS[unread].text}`)
@@ -265,14 +288,18 @@ function admitCorrection(
   return again?.kind === 'release' ? admitRelease(again, next(), entry) : ok(entry)
 }
 
-const SIGNED = /^\S.{0,19}$/
+const INITIALS_LENGTH = 20
+
+/** Whether these sign a job. */
+const signed = (initials: string) => readText(initials, { field: 'initials', what: 'Initials', most: INITIALS_LENGTH })
 
 function admitRelease(
   release: EntryBody & { kind: 'release' },
   next: Act,
   entry: EntryBody = release,
 ): Outcome<EntryBody> {
-  if (!SIGNED.test(release.initials.trim())) return unsigned(release.initials)
+  const by = signed(release.initials)
+  if (!by.ok) return by
   return next.kind === 'sign'
     ? ok(entry)
     : refuse(
@@ -282,12 +309,10 @@ function admitRelease(
       )
 }
 
-const unsigned = (initials: string) =>
-  refuse('out-of-range', 'initials', `“${initials}” does not sign a job. Accepted: 1 to 20 characters.`)
-
 /** A job is closed unreleased only where something says that the bicycle is not to be ridden, and with why. */
 function admitClose(stand: Stand, entry: EntryBody & { kind: 'close' }, next: Act): Outcome<EntryBody> {
-  if (!SIGNED.test(entry.initials.trim())) return unsigned(entry.initials)
+  const by = signed(entry.initials)
+  if (!by.ok) return by
   if (entry.why.trim() === '' || entry.why.length > WHY_LENGTH) {
     return refuse(
       'reason-missing',

@@ -178,7 +178,7 @@ describe('what may be written', () => {
       message: expect.stringContaining('gaps and bite'),
     })
     expect(refused(PROVEN, { kind: 'release', initials: '7' })).toBeUndefined()
-    expect(refused(PROVEN, { kind: 'release', initials: ' ' })).toMatchObject({ code: 'out-of-range' })
+    expect(refused(PROVEN, { kind: 'release', initials: ' ' })).toMatchObject({ code: 'missing', field: 'initials' })
   })
 
   it.each([

@@ -17,24 +17,40 @@ import { VERSION } from './version.ts'
 
 const MOST_BODY = '256kb'
 
+/** What is wrong with a request itself, by the kind the parser or the router gives it. */
+const REQUESTS: Readonly<Record<string, readonly [code: string, field: string, message: string]>> = {
+  'entity.parse.failed': ['broken-json', 'body', 'The body is not JSON. Nothing was written.'],
+  'entity.too.large': [
+    'too-large',
+    'body',
+    `The body is larger than ${MOST_BODY}. Send it in parts; nothing was written.`,
+  ],
+  'charset.unsupported': ['wrong-charset', 'Content-Type', 'The charset is not understood. Accepted: utf-8.'],
+  'encoding.unsupported': [
+    'wrong-encoding',
+    'Content-Encoding',
+    'The encoding is not understood. Accepted: gzip, deflate, br, or none.',
+  ],
+}
+
+/** A fault of the client’s, if it was one: anything below 500 that came with a status of its own. */
+function clientFault(error: unknown): HttpFault | undefined {
+  const { status, type, message } = error as { status?: unknown; type?: unknown; message?: unknown }
+  if (typeof status !== 'number' || status < 400 || status > 499) return undefined
+  const [code, field, say] = REQUESTS[String(type)] ?? [
+    'bad-request',
+    'request',
+    `The request could not be read (${String(message)}). Nothing was written.`,
+  ]
+  return new HttpFault(status, { code, field, message: say })
+}
+
 /** What the parser or the code threw, as the one error shape every client knows. */
 const onError: ErrorRequestHandler = (error, _request, response, next) => {
   if (response.headersSent) return next(error)
   if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
-  if (error?.type === 'entity.parse.failed') {
-    return void response
-      .status(400)
-      .json({ error: { code: 'broken-json', field: 'body', message: 'The body is not JSON. Nothing was written.' } })
-  }
-  if (error?.type === 'entity.too.large') {
-    return void response.status(413).json({
-      error: {
-        code: 'too-large',
-        field: 'body',
-        message: `The body is larger than ${MOST_BODY}. Send it in parts; nothing was written.`,
-      },
-    })
-  }
+  const fault = clientFault(error)
+  if (fault) return void response.status(fault.status).json({ error: fault.fault })
   console.error(error)
   response.status(500).json({
     error: {

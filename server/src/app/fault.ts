@@ -30,6 +30,7 @@ const CONFLICTS = new Set([
   'way-closed',
   'caution-unread',
   'not-measured',
+  'log-behind',
 ])
 
 const MISSING = new Set(['no-such-part', 'no-such-job'])

@@ -9,6 +9,10 @@ const sentence = (error: ValidationError): string => {
 
 /** What a client sent, checked and typed; throws a fault that names the field and what is accepted. */
 export function validate<T>(schema: Schema<T>, value: unknown, root = 'body'): T {
+  if (value === undefined) {
+    const message = 'There is no body. Accepted: JSON, sent as application/json.'
+    throw new HttpFault(400, { code: 'missing', field: root, message })
+  }
   const result = schema.validate(value, { abortEarly: true, convert: false, errors: { wrap: { label: false } } })
   if (!result.error) return result.value as T
   const path = result.error.details[0]?.path.join('.') || root

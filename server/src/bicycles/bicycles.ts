@@ -7,6 +7,7 @@ import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
+import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { HARDWARE } from '../brakes/hardware-schema.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
@@ -15,21 +16,21 @@ import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { LAST_SEQ } from '../jobs/summary.ts'
 
-const NAME = Joi.string().trim().min(1).max(80)
+const BICYCLE_NAME = NAME(80)
 const NEW_BICYCLE = Joi.object<{ id?: string; name: string; description?: string }>({
   /** Made by the client, so that a retry hangs up no second bicycle. */
-  id: Joi.string().uuid(),
-  name: NAME.required(),
-  description: Joi.string().max(500).allow(''),
+  id: ID,
+  name: BICYCLE_NAME.required(),
+  description: REMARK(500),
 })
 const CHANGE = Joi.object<{ name?: string; description?: string; retired?: boolean }>({
   retired: Joi.boolean(),
-  name: NAME,
-  description: Joi.string().max(500).allow(''),
+  name: BICYCLE_NAME,
+  description: REMARK(500),
 }).min(1)
 
 const HANG = Joi.object<{ brakeId: string | null; hardware?: Omit<Hardware, 'end'> }>({
-  brakeId: Joi.string().uuid().allow(null).required(),
+  brakeId: ID.allow(null).required(),
   hardware: HARDWARE.fork('end', (end) => end.forbidden()),
 })
 const END = Joi.string<End>().valid('front', 'rear').required()

@@ -6,6 +6,7 @@ import { eq } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
+import { NAME, TIME } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { bicycles, brakes } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
@@ -18,11 +19,11 @@ const CHANGE = Joi.alternatives<HardwareChange>(
     dimension: Joi.string().required(),
     value: Joi.number().required(),
     provenance: Joi.string().valid('measured', 'maker').required(),
-    instrument: Joi.string().max(60),
-    since: Joi.string().isoDate().required(),
-    by: Joi.string().min(1).max(40).required(),
+    instrument: NAME(60),
+    since: TIME.required(),
+    by: NAME(40).required(),
   }),
-  Joi.object({ dimension: Joi.string().required(), takeBack: Joi.string().isoDate().required() }),
+  Joi.object({ dimension: Joi.string().required(), takeBack: TIME.required() }),
 )
 const CHANGES = Joi.object<{ changes: HardwareChange[] }>({
   changes: Joi.array().items(CHANGE).min(1).max(100).required(),

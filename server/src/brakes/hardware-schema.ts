@@ -1,12 +1,13 @@
 import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import Joi from 'joi'
+import { NAME, TIME } from '../app/told.ts'
 
 const DIMENSION = Joi.object<Dimension>({
   value: Joi.number().required(),
   provenance: Joi.string().valid('measured', 'maker').required(),
-  instrument: Joi.string().max(60),
-  since: Joi.string().isoDate(),
-  by: Joi.string().max(40),
+  instrument: NAME(60),
+  since: TIME,
+  by: NAME(40),
 })
 
 /** What hangs there, as a client tells it; what is not given is the family’s book figure or what is usual. */

@@ -123,7 +123,9 @@ export class Drawer {
     return this.inTurn(async () => {
       const { db } = this.store
       const known = new Set((await db.select({ id: moves.id }).from(moves)).map((each) => each.id))
-      const fresh = wanted.filter((each) => !known.has(each.id))
+      const fresh = wanted.filter(
+        (each, at) => !known.has(each.id) && wanted.findIndex(({ id }) => id === each.id) === at,
+      )
       const stock = new Map((await this.parts()).map((part) => [part.id, part]))
       const held = new Map<string, number>()
       for (const { partId, delta, jobId } of fresh) {

@@ -5,19 +5,20 @@ import express, { type Request, Router } from 'express'
 import Joi from 'joi'
 import Papa from 'papaparse'
 import { HttpFault, orThrow } from '../app/fault.ts'
+import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import type { Drawer } from './drawer.ts'
 
 const MOST_FILE = '2mb'
 const MOST_ROWS = 10_000
-const BY = Joi.string().min(1).max(40)
+const BY = NAME(40)
 
 const SHAPE = {
-  code: Joi.string().max(60),
+  code: NAME(60),
   kind: Joi.string().valid(...PART_KINDS.map((each) => each.id)),
-  name: Joi.string().max(200),
+  name: NAME(200),
   dimensions: Joi.object().pattern(Joi.string().max(40), Joi.number()),
-  material: Joi.string().max(40).allow(''),
+  material: REMARK(40),
   minimum: Joi.number().integer(),
 }
 const NEW_PART = Joi.object<PartShape & { count: number; by: string }>({
@@ -35,11 +36,11 @@ const CHANGE = Joi.object<Partial<PartShape>>(SHAPE).min(1)
 const MOVES = Joi.array<Move[]>()
   .items(
     Joi.object({
-      id: Joi.string().uuid().required(),
+      id: ID.required(),
       partId: Joi.string().required(),
       delta: Joi.number().integer().required(),
       jobId: Joi.string(),
-      why: Joi.string().max(200).allow(''),
+      why: REMARK(200),
       by: BY.required(),
     }),
   )

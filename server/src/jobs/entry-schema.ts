@@ -1,8 +1,9 @@
 import { UNITS } from '@overhaul/core/quantity/quantity'
 import { ENTRY_KINDS, type Entry, type EntryKind } from '@overhaul/core/stand/entries'
 import Joi from 'joi'
+import { ID, NAME, REMARK, TIME } from '../app/told.ts'
 
-const WORD = Joi.string().min(1).max(80)
+const WORD = NAME(80)
 const UNIT = Joi.string().valid(...Object.keys(UNITS), '')
 
 const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
@@ -10,7 +11,7 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
     reading: WORD.required(),
     value: Joi.alternatives(Joi.number(), Joi.string().max(20)).required(),
     unit: UNIT.required(),
-    instrument: Joi.string().max(60).allow(''),
+    instrument: REMARK(60),
   },
   turn: {
     adjuster: WORD.required(),
@@ -20,16 +21,16 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
     tried: Joi.number().invalid(0),
     from: Joi.object({ contact: Joi.string().valid('ear', 'feel').required() }),
   },
-  swap: { part: WORD.required(), to: Joi.string().max(200).allow('').required() },
+  swap: { part: WORD.required(), to: REMARK(200).required() },
   confirm: { step: WORD.required(), count: Joi.number().integer().min(1).max(1000), well: Joi.boolean().valid(false) },
-  skip: { step: WORD.required(), reason: Joi.string().max(500).allow('').required() },
+  skip: { step: WORD.required(), reason: REMARK(500).required() },
   plan: {
     plan: WORD.required(),
     to: WORD.required(),
     parts: Joi.array()
       .items(
         Joi.object({
-          name: Joi.string().min(1).max(120).required(),
+          name: NAME(120).required(),
           count: Joi.number().integer().min(1).max(100).required(),
           partId: Joi.string().max(80),
         }),
@@ -55,21 +56,21 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
       .required(),
   },
   torque: { fastener: WORD.required(), valueNm: Joi.number().required() },
-  correction: { strikes: WORD.required(), why: Joi.string().max(500).allow('') },
-  note: { text: Joi.string().max(5000).allow('').required() },
-  release: { initials: Joi.string().max(60).allow('').required() },
+  correction: { strikes: WORD.required(), why: REMARK(500) },
+  note: { text: REMARK(5000).required() },
+  release: { initials: REMARK(60).required() },
   close: {
-    initials: Joi.string().max(60).allow('').required(),
-    why: Joi.string().max(1000).allow('').required(),
+    initials: REMARK(60).required(),
+    why: REMARK(1000).required(),
   },
 }
 
 const schemaOf = (kind: EntryKind) =>
   Joi.object({
-    id: Joi.string().uuid().required(),
-    at: Joi.string().isoDate().required(),
-    by: Joi.string().min(1).max(40).required(),
-    device: Joi.string().max(60),
+    id: ID.required(),
+    at: TIME.required(),
+    by: NAME(40).required(),
+    device: NAME(60),
     basedOn: Joi.number().integer().min(0),
     kind: Joi.string().valid(kind).required(),
     ...BODIES[kind],

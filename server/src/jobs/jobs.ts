@@ -7,6 +7,7 @@ import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
+import { REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
@@ -18,7 +19,7 @@ import { LAST_SEQ, summaryOf, workedJob } from './summary.ts'
 
 const NEW_JOB = Joi.object<{ brakeId: string; complaint?: string }>({
   brakeId: Joi.string().required(),
-  complaint: Joi.string().max(1000).allow(''),
+  complaint: REMARK(1000),
 })
 const LENGTH = Joi.object<{ unit: 'mm' | 'in' }>({ unit: Joi.string().valid('mm', 'in').default('mm') })
 

@@ -199,6 +199,14 @@ export class Ledger {
       seen.add(id)
     }
     const last = open.entries.at(-1)?.seq ?? 0
+    const ahead = incoming.findIndex(({ basedOn = 0 }) => basedOn > last)
+    if (ahead >= 0 && places.includes(ahead)) {
+      return refuse(
+        'log-behind',
+        incoming.length > 1 ? `${ahead}.basedOn` : 'basedOn',
+        `This was written on entry ${incoming[ahead]?.basedOn} of a log that ends at ${last}: the workshop’s log is older than what this screen saw. Reload, look at the log, then write it again or let it go.`,
+      )
+    }
     const fresh = places.map((place, index) => ({ ...(incoming[place] as Entry), seq: last + index + 1 }))
     const refused = firstRefusal(open.hardware, open.entries, fresh, open.learnt)
     if (!refused) return ok({ fresh, known })
