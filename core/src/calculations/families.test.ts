@@ -209,6 +209,11 @@ describe('lever-shift', () => {
   it('moves the hook under the index finger', () => {
     expect(outputs('lever-shift', hand)).toEqual({ shiftInboardMm: 25, knuckleClash: true, usableTravelMm: 40 })
   })
+  // Definition: a clash where the blade’s outer end lies outboard of the index finger’s outer edge, here 75 mm; level is none.
+  it('clashes from where the blade ends outboard of the finger’s edge', () => {
+    const clash = (clampMm: number) => outputs('lever-shift', { ...hand, clampMm }).knuckleClash
+    expect([clash(184.9), clash(185), clash(185.1)]).toEqual([true, false, false])
+  })
   it('a lever far enough inboard traps nothing and leaves its whole travel', () => {
     expect(outputs('lever-shift', { ...hand, clampMm: 190 })).toEqual({
       shiftInboardMm: -15,

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { kitOf } from '../bench/kit.ts'
+import type { AdjusterSpec } from '../brake/adjuster.ts'
+import { bookDimensions, hereAt } from '../brake/dimension.ts'
+import { singlePivotFamily } from '../families/single-pivot/family.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
@@ -192,4 +195,22 @@ describe('a turn told from contact', () => {
     const happenings = timeline(kit, toy, fold(kit, toy, written({ ...back, from: { contact } })))
     return layoutFor(toy, happenings, {}).unknowns.find(({ id }) => id.startsWith('knob.set'))?.sd
   }
+})
+
+// A caliper is told in mm at the pads, the model in radians between its arms: its creep as the bolt is tightened is the one times the other.
+describe('the scatter of what is set', () => {
+  it('is the adjuster’s own, in the unit of what it drives', () => {
+    const caliper = expectOk(
+      singlePivotFamily.fit(bookDimensions(singlePivotFamily), hereAt(singlePivotFamily, 'rear')),
+    )
+    const index = caliper.adjusters.findIndex(({ id }) => id === 'caliper')
+    const spec = caliper.adjusters[index] as AdjusterSpec
+    const layout = layoutFor(caliper, [{ kind: 'turn', adjuster: index, amount: 1 }], {})
+    const set = layout.unknowns.find(({ id }) => id.startsWith('caliper.set'))
+    expect(spec.settingSd).toBeGreaterThan(0.05)
+    expect(set?.sd).toBeCloseTo(spec.settingSd * Math.abs(spec.book), 9)
+    const anchor = caliper.adjusters.findIndex(({ id }) => id === 'anchor')
+    const clamped = layoutFor(caliper, [{ kind: 'turn', adjuster: anchor, amount: 1 }], {}).unknowns.at(-1)
+    expect(clamped).toMatchObject({ id: 'anchor.set.0', mean: 0, sd: 0.5 })
+  })
 })

@@ -163,6 +163,32 @@ describe('height schools', () => {
     )
   })
 
+  // Worked by hand on a straight path of 1 mm down for each mm worn: a pad 2 mm below the upper edge of a track 4 mm taller than it.
+  it('leaves where the pad is worn out of its room, over the edge it goes', () => {
+    const path = [0, 1, 2, 3].map((wornMm) => ({ wornMm, riseMm: -wornMm }))
+    const straight = { ...drift, path, trackMm: 12, padMm: 8, arcMm: 0 }
+    expect(leavesTrack(straight, 1)).toBeUndefined()
+    expect(leavesTrack(straight, 2.5)).toEqual({ wornMm: 1.5, over: 'edge' })
+    expect(leavesTrack(straight, -0.1)).toEqual({ wornMm: 0, over: 'tyre' })
+    const climbing = { ...straight, path: path.map(({ wornMm }) => ({ wornMm, riseMm: wornMm })) }
+    expect(leavesTrack(climbing, 1.25)).toEqual({ wornMm: 1.25, over: 'tyre' })
+    expect(leavesTrack({ ...climbing, arcMm: 0.5 }, 1.25)).toEqual({ wornMm: 0.75, over: 'tyre' })
+  })
+
+  // Worked by hand: a track of 14 mm, a pad of 10 that falls by 3: begins between its edge and 1 mm below it, best halfway.
+  it('begins where it may, best in the middle of that', () => {
+    expect(outputs('pad-height', { trackMm: 14, padMm: 10, riseMm: -3 })).toMatchObject({
+      edgeLeastMm: 0,
+      edgeMostMm: 1,
+      edgeBestMm: 0.5,
+      staysOn: true,
+    })
+    expect(outputs('pad-height', { trackMm: 14, padMm: 10, riseMm: 3 })).toMatchObject({
+      edgeLeastMm: 3,
+      edgeBestMm: 3.5,
+    })
+  })
+
   // By hand: √(311² − 27.5²) = 309.782, so the middle of a 55 mm chord lies 1.218 mm inside its arc.
   it('a straight pad needs the height of its arc more room above', () => {
     expect(outputs('pad-arc', { padLengthMm: 55, trackRadiusMm: 311 }).arcMm).toBeCloseTo(1.218, 3)

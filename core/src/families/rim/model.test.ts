@@ -196,3 +196,23 @@ describe('the cable behind a gap', () => {
     }
   })
 })
+
+// A pad that meets the rim first pushes it towards the other: a quarter of what is left (our choice, for the drawing).
+describe('a held rim', () => {
+  const full = (balance: number) => squeeze(vector({ cable: 9, balance, freePlay: 1 }), 45)
+  it('is pushed away from the pad that touches first, and back from the other', () => {
+    expect(full(-0.04).rimShiftMm).toBeGreaterThan(0)
+    expect(full(0.04).rimShiftMm).toBeCloseTo(-full(-0.04).rimShiftMm, 6)
+    expect(full(0).rimShiftMm).toBeCloseTo(0, 9)
+  })
+  it('by a quarter of the other gap, once that pad has come after', () => {
+    const q = vector({ cable: 9, balance: -0.04, freePlay: 1 })
+    const atTouch = predict({ cable: 9, balance: -0.04, freePlay: 1 })
+    expect(squeeze(q, 60).rimShiftMm).toBeCloseTo((atTouch.gapRight - atTouch.gapLeft) / 4, 1)
+  })
+  it('stands where it stood until it is touched', () => {
+    const q = vector({ cable: 9, balance: -0.04, freePlay: 1 })
+    expect(squeeze(q, 5).rimShiftMm).toBe(0)
+    expect(squeeze(q, 5).tensionN).toBe(0)
+  })
+})

@@ -2,12 +2,14 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bookDimensions, hereAt } from '../../brake/dimension.ts'
 import { type ChosenSchool, readSchool, usualOf, writeSchool } from '../../brake/school.ts'
+import type { Window } from '../../brake/window.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { DIMENSIONS, HERE, THROW } from '../../testing/stand.ts'
 import { FAMILIES } from '../../workshop/families.ts'
 import { linearPullFamily } from '../linear-pull/family.ts'
 import { BITE, biteSetting, convertBite, DEFAULT_BITE, type RimThrow, rimThrowOf } from './bite.ts'
-import { gapWalls, type WheelState, windowsFor } from './windows.ts'
+import { type Q, RIM_INPUTS } from './model.ts'
+import { asKnown, centredCloser, gapWalls, MOST_APART_MM, type WheelState, windowsFor } from './windows.ts'
 
 const NO_PLAY = { ...THROW, freePlayMm: 0 }
 const school = (option: string, amount?: number): ChosenSchool =>
@@ -99,6 +101,70 @@ describe('windows', () => {
     const model = expectOk(linearPullFamily.fit({ ...DIMENSIONS, leverReachMm: 45 }, HERE))
     const short = rimThrowOf(model) as RimThrow
     expect(gapWalls(short, wheel(0.4)).bar).toBeLessThan(gapWalls(THROW, wheel(0.4)).bar)
+  })
+})
+
+// Our choice, no source: what the school names is held as a hand can set it, what follows has more room.
+describe('how wide a window is', () => {
+  const of = (chosen: ChosenSchool, runout = 0.2) => windowsOf(chosen, wheel(runout)).of
+  const half = ({ low, high }: { low: number; high: number }) => (high - low) / 2
+
+  it('a named bite within 7 % of the reach, a named gap within 0.35 mm', () => {
+    expect(half(of(DEFAULT_BITE).biteTravel as Window)).toBeCloseTo(0.07 * 60, 9)
+    expect(half(of(school('gap', 0.9)).gapLeft as Window)).toBeCloseTo(0.35, 9)
+    expect(of(school('gap', 0.9)).gapLeft?.target).toBeCloseTo(0.9, 9)
+  })
+  it('a bite that follows within 10 % of the reach, or as far as the book’s brake may stray', () => {
+    const { low, high, target } = of(school('give-back', 4)).biteTravel as Window
+    expect(high - target).toBeGreaterThanOrEqual(0.1 * 60 - 1e-9)
+    expect(low).toBeGreaterThanOrEqual(2.5)
+  })
+  it('the gaps half a millimetre from one another, 0.3 where one is plainly first', () => {
+    expect(of(DEFAULT_BITE).gapDifference).toMatchObject({ low: -MOST_APART_MM, high: MOST_APART_MM })
+    expect(MOST_APART_MM).toBe(0.5)
+    expect(centredCloser({ of: {} }, 'left').of.gapDifference).toMatchObject({ low: -0.3, high: 0.3 })
+  })
+  it('ten millimetres kept from the bar, and unsafe from there', () => {
+    expect(of(DEFAULT_BITE).reserve).toMatchObject({ low: 10, high: 60, unsafe: { atMost: 10 } })
+  })
+})
+
+describe('this brake as it is known', () => {
+  const q = (own: Partial<Record<keyof typeof Q, number>>) =>
+    RIM_INPUTS.map(({ id, mean }) => own[id as keyof typeof Q] ?? mean)
+  const sure = (own: Partial<Record<keyof typeof Q, number>>) => ({ q: q(own), spread: () => 0 })
+
+  // Textbook: what the hand pulls is travel over leverage; what stretches costs travel times leverage.
+  it('a lever a tenth longer takes a tenth more travel for cable and for stretch alike', () => {
+    const longer = asKnown(THROW, sure({ lever: Math.log(1.1) }))
+    expect(longer.lever.fingerArmMm).toBeCloseTo(1.1 * 75, 9)
+    expect(longer.stretchTravelMm).toBeCloseTo(1.1 * THROW.stretchTravelMm, 9)
+    expect(asKnown(THROW, sure({ ratio: Math.log(1.2) })).cableForGap(1)).toBeCloseTo(1.2 * THROW.cableForGap(1), 9)
+    expect(asKnown(THROW, sure({ freePlay: -0.4 })).freePlayMm).toBe(0)
+    expect(asKnown(THROW, sure({ freePlay: 1.7 })).freePlayMm).toBe(1.7)
+  })
+
+  it('at the same bite, more cable for a gap is less gap, and more free play too', () => {
+    const gapOf = (own: Partial<Record<keyof typeof Q, number>>) =>
+      windowsFor(THROW, DEFAULT_BITE, wheel(0), {}, sure(own)).of.gapLeft?.target as number
+    expect(gapOf({ ratio: 0.1 })).toBeLessThan(gapOf({}))
+    expect(gapOf({ freePlay: 2 })).toBeLessThan(gapOf({}))
+    expect(gapOf({ lever: -0.1 })).toBeGreaterThan(gapOf({}))
+  })
+
+  it('a wall nearer than a millimetre is found where it is', () => {
+    const short = { ...THROW, lever: { ...THROW.lever, reachMm: 36 } }
+    const { bar } = gapWalls(short, wheel(0))
+    expect(bar).toBeLessThan(1)
+    const travel = ((short.freePlayMm + short.cableForGap(bar)) * 75) / 30 + short.stretchTravelMm
+    expect(36 - travel).toBeCloseTo(10, 3)
+  })
+
+  it('what is believed from far out closes no window the book leaves open', () => {
+    const model = expectOk(linearPullFamily.fit(DIMENSIONS, HERE))
+    const far = { q: q({ ratio: 1.2 }), spread: () => 0 }
+    const windows = model.windows({ bite: DEFAULT_BITE }, { number: () => 0.8, seen: () => undefined }, far)
+    expect(windows.empty).toBeUndefined()
   })
 })
 
