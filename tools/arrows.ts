@@ -79,7 +79,7 @@ export const SERVER: Arrows = {
   drawer: ['app', 'db'],
   families: [],
   jobs: ['app', 'db', 'drawer'],
-  demo: [],
+  demo: ['db'],
 }
 
 /** Rooms that know brakes only through their interface: no name of any one kind of brake stands in them. */

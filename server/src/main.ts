@@ -14,16 +14,12 @@ else {
   const workshop = await serve(settings.value, WEB)
   if (!workshop.ok) fail(workshop.error.message)
   else {
-    const { port, isNew, close } = workshop.value
+    const { port, close } = workshop.value
     const stop = () => {
       close().then(() => process.exit(0))
     }
     process.on('SIGINT', stop)
     process.on('SIGTERM', stop)
-    if (isNew && !settings.value.empty) {
-      const { seedDemo } = await import('./demo/seed.ts')
-      await seedDemo(`http://127.0.0.1:${port}`)
-    }
     const shared = settings.value.share ? networkAddresses().map((address) => ` and http://${address}:${port}`) : []
     console.log(`Overhaul is open at http://127.0.0.1:${port}${shared.join('')}`)
   }

@@ -182,9 +182,9 @@ export function checkInputs<I extends Inputs>(specs: I, raw: unknown): Outcome<I
 }
 
 /** Whether every number in a value is one: Infinity and NaN are no results. */
-function isFinite(value: unknown): boolean {
+function comesOut(value: unknown): boolean {
   if (typeof value === 'number') return Number.isFinite(value)
-  return !Array.isArray(value) || value.every(isFinite)
+  return !Array.isArray(value) || value.every(comesOut)
 }
 
 /**
@@ -201,7 +201,7 @@ export function defineCalculation<const I extends Inputs, const O extends Output
       if (!inputs.ok) return inputs
       const outputs = spec.run(inputs.value)
       if (!outputs.ok) return outputs
-      const wild = Object.entries(outputs.value).find(([, value]) => !isFinite(value))
+      const wild = Object.entries(outputs.value).find(([, value]) => !comesOut(value))
       if (wild) {
         return refuse(
           'not-finite',

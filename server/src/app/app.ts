@@ -5,6 +5,7 @@ import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
 import { calculationRoutes } from '../calculations/calculations.ts'
 import type { Store } from '../db/store.ts'
+import { DataTrouble } from '../db/trouble.ts'
 import type { Drawer } from '../drawer/drawer.ts'
 import { drawerRoutes } from '../drawer/routes.ts'
 import { familyRoutes } from '../families/families.ts'
@@ -49,7 +50,10 @@ function clientFault(error: unknown): HttpFault | undefined {
 const onError: ErrorRequestHandler = (error, _request, response, next) => {
   if (response.headersSent) return next(error)
   if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
-  const fault = clientFault(error)
+  const fault =
+    error instanceof DataTrouble
+      ? new HttpFault(503, { code: 'data-gone', field: 'OVERHAUL_DATA', message: error.message })
+      : clientFault(error)
   if (fault) return void response.status(fault.status).json({ error: fault.fault })
   console.error(error)
   response.status(500).json({
@@ -60,6 +64,15 @@ const onError: ErrorRequestHandler = (error, _request, response, next) => {
     },
   })
 }
+
+/** Nothing is acknowledged that could not be read again. */
+const stopWriting =
+  (store: Store): RequestHandler =>
+  (request, _response, next) => {
+    const message = request.method === 'GET' || request.method === 'HEAD' ? undefined : store.trouble()
+    if (message) throw new DataTrouble(message)
+    next()
+  }
 
 const onUnknown: RequestHandler = (request) => {
   throw notFound('unknown-path', 'path', `There is nothing at ${request.method} ${request.path}.`)
@@ -82,8 +95,13 @@ export function createApp({ store, ledger, streams, drawer, hosts, web }: Served
   app.use(guard(hosts))
   app.use(express.json({ limit: MOST_BODY }))
   app.get('/api/health', (_request, response) => {
-    response.json({ status: 'ok', version: VERSION, schemaVersion: store.schemaVersion })
+    const trouble = store.trouble()
+    const status = trouble ? 'in-trouble' : 'ok'
+    response
+      .status(trouble ? 503 : 200)
+      .json({ status, version: VERSION, schemaVersion: store.schemaVersion, ...(trouble && { trouble }) })
   })
+  app.use('/api', stopWriting(store))
   app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())

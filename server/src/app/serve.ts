@@ -1,7 +1,8 @@
-import { createServer } from 'node:http'
+import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import { openStore } from '../db/store.ts'
+import { backUpDaily } from '../db/backups.ts'
+import { isUntouched, openStore } from '../db/store.ts'
 import { Drawer } from '../drawer/drawer.ts'
 import { Ledger } from '../jobs/ledger.ts'
 import { Streams } from '../jobs/stream.ts'
@@ -11,51 +12,66 @@ import type { Settings } from './settings.ts'
 
 export interface Workshop {
   readonly port: number
-  /** True when this start made the data. */
-  readonly isNew: boolean
   readonly close: () => Promise<void>
 }
 
-/** Opens the data and serves it. Refuses, with a sentence, data it cannot use and a port that is taken. */
-export async function serve(settings: Settings, web?: string): Promise<Outcome<Workshop>> {
-  const store = await openStore(settings.data)
-  if (!store.ok) return store
-  const ledger = new Ledger(store.value)
-  const streams = new Streams()
-  const drawer = new Drawer(store.value)
-  const hosts = settings.share ? networkAddresses() : [settings.host]
-  const server = createServer(createApp({ store: store.value, ledger, streams, drawer, hosts, ...(web && { web }) }))
-  const listening = await new Promise<Outcome<number>>((resolve) => {
+/** Takes the port before anything is written: one that is taken leaves nothing behind. */
+function listen(server: Server, { port, host }: Settings): Promise<Outcome<number>> {
+  return new Promise((resolve) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       resolve(
         error.code === 'EADDRINUSE'
           ? refuse(
               'port-taken',
               'OVERHAUL_PORT',
-              `Port ${settings.port} is taken. Is Overhaul running already? Choose another with OVERHAUL_PORT.`,
+              `Port ${port} is taken. Is Overhaul running already? Choose another with OVERHAUL_PORT.`,
             )
-          : refuse(
-              'cannot-listen',
-              'OVERHAUL_HOST',
-              `Cannot listen on ${settings.host}:${settings.port} (${error.code}).`,
-            ),
+          : refuse('cannot-listen', 'OVERHAUL_HOST', `Cannot listen on ${host}:${port} (${error.code}).`),
       )
     })
-    server.listen(settings.port, settings.host, () => resolve(ok((server.address() as AddressInfo).port)))
+    server.listen(port, host, () => resolve(ok((server.address() as AddressInfo).port)))
   })
-  if (!listening.ok) {
-    store.value.close()
-    return listening
+}
+
+const STARTING = JSON.stringify({
+  error: { code: 'starting', field: '', message: 'Overhaul is starting. Try again in a moment.' },
+})
+
+/** Opens the data, with the demo on its very first start, and serves it. Refuses, with a sentence, data it cannot use and a port that is taken. */
+export async function serve(settings: Settings, web?: string): Promise<Outcome<Workshop>> {
+  const server = createServer((_request, response) => {
+    response.writeHead(503, { 'Content-Type': 'application/json', 'Retry-After': '1' }).end(STARTING)
+  })
+  const listening = await listen(server, settings)
+  if (!listening.ok) return listening
+  const letGo = async (outcome: Outcome<never>) => {
+    server.closeAllConnections()
+    await new Promise((resolve) => server.close(resolve))
+    return outcome
   }
+  if (!settings.empty && isUntouched(settings.data)) {
+    const { hangDemo } = await import('../demo/hang.ts')
+    const hung = await hangDemo(settings.data)
+    if (!hung.ok) return letGo(hung)
+  }
+  const store = await openStore(settings.data)
+  if (!store.ok) return letGo(store)
+  const ledger = new Ledger(store.value)
+  const streams = new Streams()
+  const drawer = new Drawer(store.value)
+  const hosts = settings.share ? networkAddresses() : [settings.host]
+  const app = createApp({ store: store.value, ledger, streams, drawer, hosts, ...(web && { web }) })
+  server.removeAllListeners('request').on('request', app)
+  const stopBackups = backUpDaily(settings.data)
   return ok({
     port: listening.value,
-    isNew: store.value.isNew,
     async close() {
+      stopBackups()
       streams.close()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
-      await ledger.flush()
-      store.value.close()
+      await ledger.flush().catch((error) => console.error(error))
+      await store.value.close()
     },
   })
 }

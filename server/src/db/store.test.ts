@@ -13,8 +13,8 @@ const opened = async (directory: string) => {
   open.push(store)
   return store
 }
-afterEach(() => {
-  for (const store of open.splice(0)) store.close()
+afterEach(async () => {
+  for (const store of open.splice(0)) await store.close()
 })
 
 const row = (id: string) => ({ id, name: id, description: '', createdAt: '2026-03-01T09:00:00Z' })
@@ -24,7 +24,7 @@ describe('the workshop’s data', () => {
     const directory = fresh()
     const first = await opened(directory)
     expect(first.isNew).toBe(true)
-    first.close()
+    await first.close()
     open.pop()
     expect((await opened(directory)).isNew).toBe(false)
   })
@@ -46,7 +46,7 @@ describe('the workshop’s data', () => {
     writeFileSync(join(directory, 'overhaul.lock'), '999999999')
     const store = await opened(directory)
     expect(existsSync(join(directory, 'overhaul.lock'))).toBe(true)
-    store.close()
+    await store.close()
     open.pop()
     expect(existsSync(join(directory, 'overhaul.lock'))).toBe(false)
   })

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { type Client, createClient } from '@libsql/client'
@@ -6,7 +6,11 @@ import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { BatchItem } from 'drizzle-orm/batch'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
+import { checkDatabase } from './aside.ts'
+import { backupsOf, offerBackup } from './backups.ts'
+import { databaseIn, lastRun, lock, watchFiles, writeRun } from './run.ts'
 import * as schema from './schema.ts'
+import { DataTrouble } from './trouble.ts'
 
 export type Db = LibSQLDatabase<typeof schema>
 export type Statement = BatchItem<'sqlite'>
@@ -19,7 +23,9 @@ export interface Store {
   readonly isNew: boolean
   /** Several statements, all or nothing. */
   readonly write: (statements: readonly Statement[]) => Promise<void>
-  readonly close: () => void
+  /** Why nothing is written any more: the files are gone, replaced or damaged. */
+  readonly trouble: () => string | undefined
+  readonly close: () => Promise<void>
 }
 
 const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url))
@@ -32,40 +38,13 @@ const journal = (): Journal => JSON.parse(readFileSync(join(MIGRATIONS, 'meta', 
 
 const PRAGMAS = [
   'PRAGMA journal_mode = WAL',
-  'PRAGMA synchronous = NORMAL',
+  'PRAGMA synchronous = FULL',
   'PRAGMA foreign_keys = ON',
   'PRAGMA busy_timeout = 5000',
 ]
 
 async function prepare(client: Client): Promise<void> {
   for (const pragma of PRAGMAS) await client.execute(pragma)
-}
-
-/** One process owns the data: a second one would meet a busy database in the middle of somebody's job. */
-function lock(directory: string): Outcome<() => void> {
-  const path = join(directory, 'overhaul.lock')
-  if (existsSync(path)) {
-    const pid = Number(readFileSync(path, 'utf8'))
-    if (pid !== process.pid && isAlive(pid)) {
-      return refuse(
-        'data-in-use',
-        'OVERHAUL_DATA',
-        `${directory} is in use by another Overhaul (process ${pid}). Stop it first, or choose another data directory.`,
-      )
-    }
-  }
-  writeFileSync(path, String(process.pid))
-  return ok(() => rmSync(path, { force: true }))
-}
-
-function isAlive(pid: number): boolean {
-  if (!Number.isInteger(pid) || pid <= 0) return false
-  try {
-    process.kill(pid, 0)
-    return true
-  } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM'
-  }
 }
 
 function makeDirectory(directory: string): Outcome<() => void> {
@@ -90,12 +69,56 @@ async function newerThanProgram(client: Client): Promise<boolean> {
   return Number(last.rows[0]?.at ?? 0) > newest
 }
 
-/** Opens the workshop's data, bringing an older file up to date. Refuses a directory it cannot write and a newer file. */
+/** Whether nothing of a workshop was ever in this directory. */
+export const isUntouched = (directory: string): boolean =>
+  lastRun(directory) === undefined &&
+  ['', '-wal'].every((tail) => !existsSync(databaseIn(directory) + tail)) &&
+  backupsOf(directory).length === 0
+
+/** What stands against opening this file as the workshop's data: nothing that was lost is taken for a new beginning. */
+async function standsAgainst(directory: string, path: string): Promise<Outcome<never> | undefined> {
+  const before = lastRun(directory)
+  const size = existsSync(path) ? statSync(path).size : undefined
+  const earlier = before !== undefined || existsSync(`${path}-wal`) || backupsOf(directory).length > 0
+  const how = `${offerBackup(directory)} To begin anew, move ${directory} away.`
+  if (size === undefined || size === 0) {
+    return earlier
+      ? refuse(
+          'data-missing',
+          'OVERHAUL_DATA',
+          `${path} ${size === 0 ? 'is empty' : 'is gone'}, though Overhaul ran here before. ${how}`,
+        )
+      : undefined
+  }
+  if (before !== 'open') return undefined
+  if (!existsSync(`${path}-wal`)) {
+    return refuse(
+      'log-missing',
+      'OVERHAUL_DATA',
+      `The last run did not end cleanly, and ${path}-wal with its last entries is gone. Bring it back, or go on without them: ${offerBackup(directory)}`,
+    )
+  }
+  const wrong = await checkDatabase(path)
+  return wrong.length === 0
+    ? undefined
+    : refuse('data-damaged', 'OVERHAUL_DATA', `${path} is damaged: ${wrong.join('; ')}. ${how}`)
+}
+
+/** After this much rest everything stands in the one file. */
+const REST_MS = 20_000
+
+/** Opens the workshop's data, bringing an older file up to date. Refuses a directory it cannot write, a newer file, and one that lost something. */
 export async function openStore(directory: string): Promise<Outcome<Store>> {
   const locked = makeDirectory(directory)
   if (!locked.ok) return locked
-  const path = join(directory, 'overhaul.db')
-  const isNew = !existsSync(path)
+  const path = databaseIn(directory)
+  const against = await standsAgainst(directory, path)
+  if (against) {
+    locked.value()
+    return against
+  }
+  const isNew = !existsSync(path) || statSync(path).size === 0
+  const unchecked = lastRun(directory) === 'clean'
   const client = createClient({ url: `file:${path}`, timeout: 5000 } as Parameters<typeof createClient>[0])
   const giveUp = (outcome: Outcome<never>) => {
     client.close()
@@ -116,20 +139,84 @@ export async function openStore(directory: string): Promise<Outcome<Store>> {
     const db = drizzle(client, { schema })
     await migrate(db, { migrationsFolder: MIGRATIONS })
     await prepare(client)
-    return ok({
-      db,
-      schemaVersion: journal().entries.length,
-      isNew,
-      write: (statements) => writeAll(client, db, statements),
-      close() {
-        client.close()
-        locked.value()
-      },
-    })
+    writeRun(directory, 'open')
+    return ok(new OpenStore(client, db, directory, isNew, unchecked, locked.value))
   } catch (error) {
     return giveUp(
       refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${(error as Error).message}`),
     )
+  }
+}
+
+class OpenStore implements Store {
+  readonly schemaVersion = journal().entries.length
+  private moved: () => string | undefined
+  private resting: NodeJS.Timeout | undefined
+  private fault: string | undefined
+
+  constructor(
+    private readonly client: Client,
+    readonly db: Db,
+    private readonly directory: string,
+    readonly isNew: boolean,
+    unchecked: boolean,
+    private readonly unlock: () => void,
+  ) {
+    this.moved = watchFiles(databaseIn(directory))
+    this.rest()
+    // After a clean stop nobody waits for the check; what it finds stops the writing.
+    if (unchecked) checkDatabase(databaseIn(directory)).then((wrong) => this.found(wrong))
+  }
+
+  private found(wrong: readonly string[]): void {
+    if (wrong.length === 0) return
+    this.fault = `The workshop's data is damaged (${wrong.join('; ')}). Stop Overhaul. ${offerBackup(this.directory)}`
+    console.error(this.fault)
+  }
+
+  /** Why nothing more may be acknowledged, if something is wrong with the files. */
+  trouble(): string | undefined {
+    const moved = this.fault ? undefined : this.moved()
+    if (moved) {
+      this.fault = `${moved} was deleted or replaced while Overhaul ran. Nothing more is written: what is typed waits on its screen. Stop Overhaul and look. ${offerBackup(this.directory)}`
+      console.error(this.fault)
+    }
+    return this.fault
+  }
+
+  private stopOnTrouble(): void {
+    const message = this.trouble()
+    if (message) throw new DataTrouble(message)
+  }
+
+  readonly write = async (statements: readonly Statement[]): Promise<void> => {
+    this.stopOnTrouble()
+    // A connection opened anew makes its log anew.
+    if (await writeAll(this.client, this.db, statements)) this.moved = watchFiles(databaseIn(this.directory))
+    this.stopOnTrouble()
+    this.rest()
+  }
+
+  /** Once the hands rest, the short log is laid into the file: what is copied by hand is whole. */
+  private rest(): void {
+    clearTimeout(this.resting)
+    this.resting = setTimeout(() => this.gather().catch((error) => console.error(error)), REST_MS)
+    this.resting.unref()
+  }
+
+  private async gather(): Promise<void> {
+    if (!this.trouble()) await this.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+  }
+
+  readonly close = async (): Promise<void> => {
+    clearTimeout(this.resting)
+    const whole = await this.gather().then(
+      () => this.fault === undefined,
+      () => false,
+    )
+    this.client.close()
+    if (whole) writeRun(this.directory, 'clean')
+    this.unlock()
   }
 }
 
@@ -139,15 +226,17 @@ export const isTaken = (error: unknown): boolean => {
   return String(code).startsWith('SQLITE_CONSTRAINT') || (cause !== undefined && isTaken(cause))
 }
 
-/** After one SQLITE_BUSY the client fails every later batch until it reconnects: reconnect once and try again. */
-async function writeAll(client: Client, db: Db, [first, ...rest]: readonly Statement[]): Promise<void> {
-  if (!first) return
+/** After one SQLITE_BUSY the client fails every later batch until it reconnects: reconnect once and try again. True where it had to. */
+async function writeAll(client: Client, db: Db, [first, ...rest]: readonly Statement[]): Promise<boolean> {
+  if (!first) return false
   try {
     await db.batch([first, ...rest])
+    return false
   } catch (error) {
     if (!String((error as { code?: string }).code).startsWith('SQLITE_BUSY')) throw error
     await client.reconnect()
     await prepare(client)
     await db.batch([first, ...rest])
+    return true
   }
 }

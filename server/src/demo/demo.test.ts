@@ -1,7 +1,11 @@
+import { existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { checkHardware, openJob } from '@overhaul/core/workshop/open'
 import { PDFDocument } from 'pdf-lib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { serve } from '../app/serve.ts'
 import { testWorkshop } from '../testing/workshop.ts'
 import { LOCKSIDE, STORY } from './lockside.ts'
 import { workedLog } from './mechanic.ts'
@@ -83,6 +87,35 @@ describe('Lockside Hire', () => {
     expect(body.visits).toHaveLength(1)
     expect(body.visits[0].entries.length).toBeGreaterThan(20)
     expect(body.state.next.step.id).toBe('wheel-seated')
+  })
+
+  // What ships is what a mechanic who does as told comes to today: `npm run demo` writes it anew.
+  it('is what the workshop begins with on its first start, moved to today', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'overhaul-first-'))
+    const first = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
+    // biome-ignore lint/suspicious/noExplicitAny: tests look into whatever came back
+    const at = async (path: string): Promise<any> => (await fetch(`http://127.0.0.1:${first.port}/api/${path}`)).json()
+    const hung = (await at('bicycles')) as RackRow[]
+    expect(hung.map(({ name }) => name)).toEqual(rack.map(({ name }) => name))
+    const told = (entries: readonly Record<string, unknown>[]) =>
+      entries.map(({ id: _, at: __, seq: ___, ...body }) => body)
+    for (const [index, bicycle] of hung.entries())
+      for (const brake of bicycle.brakes) {
+        const same = rack[index]?.brakes.find(({ end }) => end === brake.end)
+        if (!brake.job || !same?.job) continue
+        const [shipped, made] = [await at(`jobs/${brake.job.id}`), (await shop.get(`jobs/${same.job.id}`)).body]
+        expect(told(shipped.entries), `${bicycle.name} ${brake.end}`).toEqual(told(made.entries))
+        expect(brake.job.summary.nextSay).toBe(same.job.summary.nextSay)
+      }
+    const newest =
+      hung
+        .flatMap(({ brakes }) => brakes.map(({ job }) => job?.releasedAt ?? ''))
+        .sort()
+        .at(-1) ?? ''
+    expect(Date.now() - Date.parse(newest)).toBeLessThan(4 * 86_400_000)
+    expect(existsSync(join(data, '.first'))).toBe(false)
+    await first.close()
+    rmSync(data, { recursive: true, force: true })
   })
 
   it('prints a sheet for every job, titled with it', async () => {

@@ -37,8 +37,9 @@ export async function testWorkshop() {
     url: (path: string) => `http://127.0.0.1:${workshop.port}/api/${path}`,
     get: (path: string) => call('GET', path),
     post: (path: string, body: unknown) => call('POST', path, body),
-    async restart() {
+    async restart(between: () => Promise<void> = async () => undefined) {
       await workshop.close()
+      await between()
       workshop = expectOk(await serve(settings))
     },
     async close() {

@@ -1,0 +1,98 @@
+import { existsSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+
+export const databaseIn = (directory: string): string => join(directory, 'overhaul.db')
+
+/** How the last run ended, beside the data: what is missing afterwards was there before. */
+export const RUN_FILE = 'overhaul.run'
+
+type Ended = 'clean' | 'open'
+
+export function writeRun(directory: string, ended: Ended): void {
+  const path = join(directory, RUN_FILE)
+  writeFileSync(`${path}.part`, `${ended}\n`)
+  renameSync(`${path}.part`, path)
+}
+
+/** How the last run on this data ended; undefined where none was ever seen. */
+export function lastRun(directory: string): Ended | undefined {
+  const path = join(directory, RUN_FILE)
+  if (!existsSync(path)) return undefined
+  return readFileSync(path, 'utf8').trim() === 'clean' ? 'clean' : 'open'
+}
+
+const LOCK = 'overhaul.lock'
+
+/** What the lock says: the process that holds it, and when that process began, so that a pid used again is not taken for it. */
+interface Holder {
+  readonly pid: number
+  readonly began?: string
+}
+
+/** When a process began, in the machine’s own count; undefined where the machine does not tell. */
+function beganAt(pid: number): string | undefined {
+  try {
+    // The command’s name stands in brackets and may have spaces: the count starts after it (proc(5), field 22).
+    return readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[19]
+  } catch {
+    return undefined
+  }
+}
+
+function isAlive({ pid, began }: Holder): boolean {
+  if (!Number.isInteger(pid) || pid <= 0) return false
+  try {
+    process.kill(pid, 0)
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false
+  }
+  const now = beganAt(pid)
+  return began === undefined || now === undefined || began === now
+}
+
+function readLock(path: string): Holder | undefined {
+  if (!existsSync(path)) return undefined
+  const [pid, began] = readFileSync(path, 'utf8').trim().split(' ')
+  return { pid: Number(pid), ...(began && { began }) }
+}
+
+/** The living process that holds this data, if another one does. */
+export function lockedBy(directory: string): number | undefined {
+  const holder = readLock(join(directory, LOCK))
+  return holder && holder.pid !== process.pid && isAlive(holder) ? holder.pid : undefined
+}
+
+/** One process owns the data: a second one would meet a busy database in the middle of somebody's job. */
+export function lock(directory: string): Outcome<() => void> {
+  const pid = lockedBy(directory)
+  if (pid) {
+    return refuse(
+      'data-in-use',
+      'OVERHAUL_DATA',
+      `${directory} is in use by another Overhaul (process ${pid}). Stop it first, or choose another data directory.`,
+    )
+  }
+  const path = join(directory, LOCK)
+  const mine = [process.pid, beganAt(process.pid)].filter(Boolean).join(' ')
+  writeFileSync(path, mine)
+  return ok(() => {
+    if (existsSync(path) && readFileSync(path, 'utf8').startsWith(`${process.pid}`)) rmSync(path, { force: true })
+  })
+}
+
+/** The very file, as the machine tells files apart; undefined where it is gone. */
+const identity = (path: string): string | undefined => {
+  try {
+    const { dev, ino } = statSync(path)
+    return `${dev}:${ino}`
+  } catch {
+    return undefined
+  }
+}
+
+/** Watches that the database and its log are still the files that were opened. */
+export function watchFiles(path: string): () => string | undefined {
+  const files = [path, `${path}-wal`].map((each) => ({ each, was: identity(each) }))
+  return () => files.find(({ each, was }) => identity(each) !== was)?.each
+}

@@ -1,0 +1,280 @@
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createClient } from '@libsql/client'
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { sql } from 'drizzle-orm'
+import { afterEach, describe, expect, it } from 'vitest'
+import { serve } from '../app/serve.ts'
+import { backsUp } from '../testing/backs-up.ts'
+import { gap, testWorkshop } from '../testing/workshop.ts'
+import { backUp, backupsIn, backupsOf, restore } from './backups.ts'
+import { databaseIn, lastRun } from './run.ts'
+import { bicycles } from './schema.ts'
+import { openStore, type Store } from './store.ts'
+
+const fresh = () => mkdtempSync(join(tmpdir(), 'overhaul-safe-'))
+const open: Store[] = []
+afterEach(async () => {
+  for (const store of open.splice(0)) await store.close()
+})
+const opened = async (directory: string) => {
+  const store = expectOk(await openStore(directory))
+  open.push(store)
+  return store
+}
+const row = (id: string) => ({ id, name: id, description: '', createdAt: '2026-03-01T09:00:00Z' })
+const hang = (store: Store, id: string) => store.write([store.db.insert(bicycles).values(row(id))])
+/** A workshop that was used and stopped. */
+async function used(...names: readonly string[]): Promise<string> {
+  const directory = fresh()
+  const store = expectOk(await openStore(directory))
+  for (const name of names) await hang(store, name)
+  await store.close()
+  return directory
+}
+const namesIn = async (path: string) => {
+  const client = createClient({ url: `file:${path}` })
+  const { rows } = await client.execute('SELECT name FROM bicycles ORDER BY name')
+  client.close()
+  return rows.map(({ name }) => name)
+}
+const refusal = async (directory: string) => {
+  const store = await openStore(directory)
+  if (store.ok) {
+    await store.value.close()
+    throw new Error('it was opened')
+  }
+  return store.error
+}
+
+describe('a power cut', () => {
+  // SQLite documentation, “PRAGMA synchronous”: only FULL is on the disk when the commit returns, in WAL mode too.
+  it('takes nothing acknowledged: each write is on the disk', async () => {
+    const store = await opened(fresh())
+    expect(await store.db.get(sql`PRAGMA synchronous`)).toMatchObject({ synchronous: 2 })
+  })
+
+  it('after a clean stop the one file is whole', async () => {
+    const directory = await used('a', 'b')
+    expect(lastRun(directory)).toBe('clean')
+    const wal = `${databaseIn(directory)}-wal`
+    expect(existsSync(wal) ? statSync(wal).size : 0).toBe(0)
+    expect(await namesIn(databaseIn(directory))).toEqual(['a', 'b'])
+  })
+})
+
+describe('what was lost is never taken for a new beginning', () => {
+  it('a database of nothing where Overhaul ran before', async () => {
+    const directory = await used('a')
+    truncateSync(databaseIn(directory), 0)
+    const error = await refusal(directory)
+    expect(error).toMatchObject({ code: 'data-missing', message: expect.stringContaining('is empty') })
+    expect(error.message).toContain('There is no backup')
+    expect(statSync(databaseIn(directory)).size).toBe(0)
+  })
+
+  it('a database gone, and the newest backup is offered', async () => {
+    const directory = await used('a')
+    const backup = expectOk(await backUp(directory))
+    rmSync(databaseIn(directory))
+    const error = await refusal(directory)
+    expect(error.code).toBe('data-missing')
+    expect(error.message).toContain(backup.split('/').at(-1))
+    expect(existsSync(databaseIn(directory))).toBe(false)
+  })
+
+  it('a log gone after a run that did not end', async () => {
+    const directory = await used('a')
+    writeFileSync(join(directory, 'overhaul.run'), 'open\n')
+    rmSync(`${databaseIn(directory)}-wal`, { force: true })
+    expect((await refusal(directory)).code).toBe('log-missing')
+  })
+
+  it('a damaged database after a run that did not end', async () => {
+    const directory = await used(...Array.from({ length: 400 }, (_, index) => `bicycle ${index} ${'x'.repeat(200)}`))
+    const path = databaseIn(directory)
+    const bytes = readFileSync(path)
+    bytes.fill(0x5a, 4096 * 12, 4096 * 20)
+    writeFileSync(path, bytes)
+    writeFileSync(`${path}-wal`, '')
+    writeFileSync(join(directory, 'overhaul.run'), 'open\n')
+    expect((await refusal(directory)).code).toMatch(/data-damaged|data-not-readable/)
+  })
+
+  it('nothing at all is a new beginning', async () => {
+    expect((await opened(fresh())).isNew).toBe(true)
+  })
+})
+
+describe('files taken away while it runs', () => {
+  it.each([
+    ['deleted', (path: string) => rmSync(path)],
+    [
+      'replaced',
+      (path: string) => {
+        renameSync(path, `${path}.old`)
+        writeFileSync(path, '')
+      },
+    ],
+    ['its log deleted', (path: string) => rmSync(`${path}-wal`)],
+  ])('%s: noticed before the next acknowledgement', async (_, take) => {
+    const directory = fresh()
+    const store = await opened(directory)
+    await hang(store, 'a')
+    expect(store.trouble()).toBeUndefined()
+    take(databaseIn(directory))
+    await expect(hang(store, 'b')).rejects.toThrow(/deleted or replaced/)
+    expect(store.trouble()).toContain('Nothing more is written')
+  })
+
+  it('every screen is told, and reading goes on', async () => {
+    const shop = await testWorkshop()
+    const { job } = await shop.newJob()
+    rmSync(databaseIn(shop.data))
+    const refused = await shop.post(`jobs/${job.id}/entries`, gap(1))
+    expect(refused).toMatchObject({ status: 503, body: { error: { code: 'data-gone' } } })
+    expect((await shop.post('bicycles', { name: 'new' })).status).toBe(503)
+    expect(await shop.get('health')).toMatchObject({ status: 503, body: { status: 'in-trouble' } })
+    expect((await shop.get(`jobs/${job.id}`)).status).toBe(200)
+    await shop.close()
+  })
+})
+
+describe('backups', () => {
+  it('are whole copies made while the workshop runs, kept by count', async () => {
+    const directory = fresh()
+    const store = await opened(directory)
+    await hang(store, 'a')
+    for (let day = 1; day <= 16; day += 1) expectOk(await backUp(directory, new Date(Date.UTC(2026, 2, day, 9))))
+    const kept = backupsOf(directory)
+    expect(kept).toHaveLength(14)
+    expect(kept[0]).toContain('20260303')
+    expect(await namesIn(kept.at(-1) as string)).toEqual(['a'])
+    expect(readdirSync(backupsIn(directory)).filter((name) => name.endsWith('.part'))).toEqual([])
+  })
+
+  it('two of one second are two', async () => {
+    const directory = await used('a')
+    const now = new Date()
+    expect(expectOk(await backUp(directory, now))).not.toBe(expectOk(await backUp(directory, now)))
+  })
+
+  it('one is made on its own on the day there is none', async () => {
+    const directory = await used('a')
+    const workshop = expectOk(await serve({ data: directory, port: 0, host: '127.0.0.1', empty: true, share: false }))
+    await expect.poll(() => backupsOf(directory).length, { timeout: 5000 }).toBe(1)
+    await workshop.close()
+    const again = expectOk(await serve({ data: directory, port: 0, host: '127.0.0.1', empty: true, share: false }))
+    await new Promise((resolve) => setTimeout(resolve, 300))
+    expect(backupsOf(directory)).toHaveLength(1)
+    await again.close()
+  })
+
+  it('a backup of nothing is refused', async () => {
+    expect(await backUp(fresh())).toMatchObject({ ok: false, error: { code: 'no-data' } })
+  })
+})
+
+describe('restoring', () => {
+  it('puts the newest back, and keeps what it replaces', async () => {
+    const directory = await used('a')
+    expectOk(await backUp(directory))
+    const later = expectOk(await openStore(directory))
+    await hang(later, 'b')
+    await later.close()
+    const { replaced } = expectOk(await restore(directory))
+    expect(await namesIn(databaseIn(directory))).toEqual(['a'])
+    expect(await namesIn(replaced as string)).toEqual(['a', 'b'])
+    expect((await opened(directory)).isNew).toBe(false)
+  })
+
+  it('opens the way again after the data was lost', async () => {
+    const directory = await used('a')
+    expectOk(await backUp(directory))
+    rmSync(databaseIn(directory))
+    expect((await refusal(directory)).code).toBe('data-missing')
+    expectOk(await restore(directory))
+    const store = await opened(directory)
+    expect(await store.db.select().from(bicycles)).toHaveLength(1)
+  })
+
+  it('refuses a damaged backup, one there is not, and a workshop that runs', async () => {
+    const directory = await used('a')
+    expect(await restore(directory)).toMatchObject({ ok: false, error: { code: 'no-backup' } })
+    const bad = join(directory, 'bad.db')
+    writeFileSync(bad, 'no database '.repeat(400))
+    expect(await restore(directory, bad)).toMatchObject({ ok: false, error: { code: 'data-damaged' } })
+    writeFileSync(join(directory, 'overhaul.lock'), '1')
+    expect(await restore(directory)).toMatchObject({ ok: false, error: { code: 'data-in-use' } })
+    expect(await namesIn(databaseIn(directory))).toEqual(['a'])
+  })
+
+  it('a screen that saw more than the backup has is told so, and keeps what it typed', async () => {
+    const shop = await backsUp()
+    const { job } = await shop.newJob()
+    expect((await shop.post(`jobs/${job.id}/entries`, gap(1, { basedOn: 0 }))).status).toBe(201)
+    await shop.backThen(async () => {
+      await shop.post(`jobs/${job.id}/entries`, gap(2, { basedOn: 1 }))
+      await shop.post(`jobs/${job.id}/entries`, gap(3, { basedOn: 2 }))
+    })
+    const ahead = await shop.post(`jobs/${job.id}/entries`, gap(4, { basedOn: 3 }))
+    expect(ahead).toMatchObject({ status: 409, body: { error: { code: 'log-behind', field: 'basedOn' } } })
+    expect((await shop.get(`jobs/${job.id}/entries`)).body).toHaveLength(1)
+    await shop.close()
+  })
+})
+
+describe('a lock', () => {
+  it('of a pid that another process has since is not respected', async () => {
+    const directory = fresh()
+    mkdirSync(directory, { recursive: true })
+    writeFileSync(join(directory, 'overhaul.lock'), `${process.ppid} 1`)
+    if (!existsSync('/proc/self/stat')) return
+    await opened(directory)
+  })
+})
+
+describe('a first start', () => {
+  it('on a port that is taken leaves nothing behind', async () => {
+    const data = join(fresh(), 'data')
+    const taken = createServer()
+    await new Promise<void>((resolve) => taken.listen(0, '127.0.0.1', resolve))
+    const { port } = taken.address() as { port: number }
+    const refused = await serve({ data, port, host: '127.0.0.1', empty: false, share: false })
+    expect(refused).toMatchObject({ ok: false, error: { code: 'port-taken' } })
+    expect(existsSync(data)).toBe(false)
+    taken.close()
+  })
+
+  it('that was killed half-way begins anew, whole', async () => {
+    const data = fresh()
+    const half = expectOk(await openStore(join(data, '.first')))
+    await hang(half, 'half of it')
+    await half.close()
+    const workshop = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
+    const rack = (await (await fetch(`http://127.0.0.1:${workshop.port}/api/bicycles`)).json()) as { name: string }[]
+    expect(rack.length).toBeGreaterThan(20)
+    expect(rack.some(({ name }) => name === 'half of it')).toBe(false)
+    await workshop.close()
+  })
+
+  it('takes an empty workshop for what it is: the demo is not hung into it later', async () => {
+    const data = await used()
+    const workshop = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
+    expect(await (await fetch(`http://127.0.0.1:${workshop.port}/api/bicycles`)).json()).toEqual([])
+    await workshop.close()
+  })
+})

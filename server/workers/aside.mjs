@@ -1,0 +1,24 @@
+import { parentPort, workerData } from 'node:worker_threads'
+import { createClient } from '@libsql/client'
+
+/** Work on the data beside the workshop, on a connection of its own, so that no hand waits for it. */
+const WORK = {
+  async check(client) {
+    const { rows } = await client.execute('PRAGMA quick_check(5)')
+    return rows.map((row) => String(row.quick_check)).filter((line) => line !== 'ok')
+  },
+  async backup(client, { to }) {
+    await client.execute({ sql: 'VACUUM INTO ?', args: [to] })
+    return []
+  },
+}
+
+const { path, work, ...more } = workerData
+const client = createClient({ url: `file:${path}` })
+try {
+  parentPort.postMessage({ wrong: await WORK[work](client, more) })
+} catch (error) {
+  parentPort.postMessage({ wrong: [error.message] })
+} finally {
+  client.close()
+}
