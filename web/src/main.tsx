@@ -1,3 +1,4 @@
+import './app/nonce.ts'
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource/barlow-condensed/latin-500.css'
 import '@fontsource/barlow-condensed/latin-600.css'
@@ -9,7 +10,7 @@ import { NotFound } from './app/NotFound.tsx'
 import { Shell } from './app/Shell.tsx'
 import { startChanges } from './data/changes.ts'
 import { startOutbox } from './data/outbox.ts'
-import { catchUp, queryClient, refreshBicycle } from './data/queries.ts'
+import { catchUp, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
 
 const page = (load: () => Promise<{ default: () => React.ReactNode }>) => async () => ({
   Component: (await load()).default,
@@ -32,7 +33,7 @@ const router = createBrowserRouter([
   },
 ])
 
-startOutbox(catchUp).catch((error) => console.error(error))
+startOutbox(catchUp, readAnew).catch((error) => console.error(error))
 startChanges(refreshBicycle).catch((error) => console.error(error))
 
 const root = document.getElementById('root')

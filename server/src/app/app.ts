@@ -14,6 +14,7 @@ import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { HttpFault, notFound } from './fault.ts'
 import { guard } from './guard.ts'
+import { headers, page } from './headers.ts'
 import { VERSION } from './version.ts'
 
 const MOST_BODY = '256kb'
@@ -92,6 +93,7 @@ export interface Served {
 export function createApp({ store, ledger, streams, drawer, hosts, web }: Served): Express {
   const app = express()
   app.disable('x-powered-by')
+  app.use(headers)
   app.use(guard(hosts))
   app.use(express.json({ limit: MOST_BODY }))
   app.get('/api/health', (_request, response) => {
@@ -112,10 +114,7 @@ export function createApp({ store, ledger, streams, drawer, hosts, web }: Served
   if (web && existsSync(web)) {
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }), onUnknown)
     app.use(express.static(web, { index: false, maxAge: 0 }))
-    app.get(/.*/, (_request, response) => {
-      response.setHeader('Cache-Control', 'no-cache')
-      response.sendFile(join(web, 'index.html'))
-    })
+    app.get(/.*/, page(join(web, 'index.html')))
   }
   app.use(onUnknown)
   app.use(onError)

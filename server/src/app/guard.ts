@@ -22,7 +22,7 @@ export function guard(hosts: readonly string[]) {
       throw new HttpFault(403, {
         code: 'wrong-host',
         field: 'Host',
-        message: `This workshop does not answer as “${host}”. Accepted: ${[...allowed].join(', ')}.`,
+        message: 'This workshop does not answer under that name. Open it at the address it said when it was started.',
       })
     }
     const { origin } = request.headers

@@ -81,6 +81,16 @@ export function lock(directory: string): Outcome<() => void> {
   })
 }
 
+/** Whether this process still holds the data. A lock somebody removed is laid down again; one of another's is not touched. */
+export function holds(directory: string): boolean {
+  const path = join(directory, LOCK)
+  const holder = readLock(path)
+  if (holder?.pid === process.pid) return true
+  if (holder && isAlive(holder)) return false
+  if (existsSync(directory)) writeFileSync(path, [process.pid, beganAt(process.pid)].filter(Boolean).join(' '))
+  return true
+}
+
 /** The very file, as the machine tells files apart; undefined where it is gone. */
 const identity = (path: string): string | undefined => {
   try {

@@ -247,6 +247,22 @@ describe('a lock', () => {
   })
 })
 
+describe('two processes at one workshop', () => {
+  it('a lock somebody removed is laid down again', async () => {
+    const directory = fresh()
+    const store = await opened(directory)
+    rmSync(join(directory, 'overhaul.lock'))
+    await hang(store, 'a')
+    expect(readFileSync(join(directory, 'overhaul.lock'), 'utf8')).toMatch(new RegExp(`^${process.pid}\\b`))
+  })
+  it('one that another took over meanwhile is not: this one stops writing', async () => {
+    const directory = fresh()
+    const store = await opened(directory)
+    writeFileSync(join(directory, 'overhaul.lock'), '1')
+    await expect(hang(store, 'a')).rejects.toThrow(/Another Overhaul/)
+  })
+})
+
 describe('a first start', () => {
   it('on a port that is taken leaves nothing behind', async () => {
     const data = join(fresh(), 'data')

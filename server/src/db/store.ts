@@ -8,7 +8,7 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { checkDatabase } from './aside.ts'
 import { backupsOf, offerBackup } from './backups.ts'
-import { databaseIn, lastRun, lock, watchFiles, writeRun } from './run.ts'
+import { databaseIn, holds, lastRun, lock, watchFiles, writeRun } from './run.ts'
 import * as schema from './schema.ts'
 import { DataTrouble } from './trouble.ts'
 
@@ -179,6 +179,10 @@ class OpenStore implements Store {
     const moved = this.fault ? undefined : this.moved()
     if (moved) {
       this.fault = `${moved} was deleted or replaced while Overhaul ran. Nothing more is written: what is typed waits on its screen. Stop Overhaul and look. ${offerBackup(this.directory)}`
+      console.error(this.fault)
+    }
+    if (!this.fault && !holds(this.directory)) {
+      this.fault = `Another Overhaul took ${this.directory} over. Nothing more is written here: stop one of the two, then start this one again.`
       console.error(this.fault)
     }
     return this.fault

@@ -58,7 +58,7 @@ export class Drawer {
       .from(moves)
       .innerJoin(parts, eq(parts.id, moves.partId))
       .where(jobId === undefined ? undefined : eq(moves.jobId, jobId))
-      .orderBy(desc(moves.at), desc(sql`${moves}.rowid`))
+      .orderBy(desc(sql`${moves}.rowid`))
       .limit(most)
   }
 

@@ -52,13 +52,21 @@ const FILE_QUERY = Joi.object<{ dryRun: 'true' | 'false'; by: string }>({
 })
 const MOVES_QUERY = Joi.object<{ jobId?: string }>({ jobId: Joi.string() })
 
+/** What a table program would take for a formula: led by a quote in the file, and without it here. */
+const FORMULA = /^'*[=+\-@\t\r]/
+const LED = /^'(?='*[=+\-@\t\r])/
+
 const badFile = (field: string, message: string) => new HttpFault(400, { code: 'bad-file', field, message })
 
 /** A CSV text as rows by column. Refuses a file without the columns every part has, and columns nobody knows. */
 function rowsOf(text: unknown): readonly Row[] {
   if (typeof text !== 'string' || text.trim() === '')
     throw badFile('body', 'The file is empty. Accepted: CSV with a header line, sent as text/csv.')
-  const { data, meta, errors } = Papa.parse<Row>(text, { header: true, skipEmptyLines: 'greedy' })
+  const { data, meta, errors } = Papa.parse<Row>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transform: (cell) => cell.replace(LED, ''),
+  })
   const columns = meta.fields ?? []
   const missing = ['code', 'kind', 'name'].filter((each) => !columns.includes(each))
   if (missing.length > 0)
@@ -98,7 +106,9 @@ export function drawerRoutes(drawer: Drawer): Router {
   router.get('/drawer.csv', async (_request, response) => {
     const rows = (await drawer.parts()).map(rowOf)
     response.setHeader('Content-Disposition', 'attachment; filename="drawer.csv"')
-    response.type('text/csv').send(`${Papa.unparse({ fields: [...DRAWER_COLUMNS], data: rows })}\r\n`)
+    response
+      .type('text/csv')
+      .send(`${Papa.unparse({ fields: [...DRAWER_COLUMNS], data: rows }, { escapeFormulae: FORMULA })}\r\n`)
   })
 
   router.post('/drawer.csv', express.text({ type: 'text/csv', limit: MOST_FILE }), async (request, response) => {

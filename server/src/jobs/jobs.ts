@@ -144,6 +144,7 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
       request.params.id,
       response,
       entries.filter((entry) => (entry.seq ?? 0) > after),
+      after > (entries.at(-1)?.seq ?? 0),
     )
   })
 

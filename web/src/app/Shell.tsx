@@ -3,6 +3,7 @@ import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
 import { useOutbox } from '../data/outbox.ts'
+import { useTrouble } from '../data/queries.ts'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone, upright } from './theme.ts'
 
@@ -152,11 +153,12 @@ export function Shell() {
 /** Says so when something written here has not reached the workshop's log yet. */
 function OutboxLine() {
   const { waiting, away } = useOutbox()
+  const trouble = useTrouble()
   const unsent = waiting.filter((each) => !each.refused).length
-  if (!away) return null
+  if (!away && !trouble) return null
   return (
     <Unsent role="status">
-      <b>The workshop’s server does not answer.</b>{' '}
+      <b>{trouble ?? 'The workshop’s server does not answer.'}</b>{' '}
       {unsent === 0
         ? 'Nothing is waiting.'
         : `${unsent} ${unsent === 1 ? 'entry waits' : 'entries wait'} on this screen`}

@@ -20,6 +20,9 @@ export class ApiFault extends Error {
 /** The server did not answer at all. */
 export class Away extends Error {}
 
+/** The server answers, and writes nothing: its files are gone or damaged. */
+export class InTrouble extends Away {}
+
 const PATIENCE_MS = 8000
 
 async function call<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<T> {
@@ -39,6 +42,8 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
   const fault = (answer as { error?: Fault } | undefined)?.error
+  const trouble = (answer as { trouble?: string } | undefined)?.trouble
+  if (trouble || fault?.code === 'data-gone') throw new InTrouble(trouble ?? fault?.message)
   if (!fault || response.status >= 500) throw new Away(fault?.message ?? `The server answered ${response.status}.`)
   throw new ApiFault(response.status, fault)
 }
@@ -135,6 +140,7 @@ export interface Request {
 export const send = ({ method, path, body }: Request): Promise<unknown> => call(method, path, body)
 
 export const api = {
+  health: () => call<{ status: string }>('GET', 'health'),
   rack: () => call<readonly RackBicycle[]>('GET', 'bicycles'),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
   entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),

@@ -32,12 +32,25 @@ const outbox = new Queue<Waiting>({
       (batch[0] as Waiting).jobId,
       batch.map(({ entry }) => entry),
     ),
+  onRefused({ jobId }, { code }) {
+    if (code === 'log-behind') readAnew(jobId).catch((error) => console.error(error))
+  },
   refusedIn: (batch, { field }) => batch[Number(/^(\d+)\./.exec(field)?.[1] ?? 0)] ?? (batch[0] as Waiting),
 })
 
-/** Begins to send what an earlier visit of this screen left. `sent` refreshes a job's log. */
-export const startOutbox = (sent: (jobId: string) => Promise<void>): Promise<void> =>
-  outbox.start((batch) => sent((batch[0] as Waiting).jobId))
+let readAnew: (jobId: string) => Promise<void> = async () => undefined
+
+/**
+ * Begins to send what an earlier visit of this screen left. `sent` refreshes a job's log; `anew` reads it from its
+ * beginning, where the workshop's log turns out to be older than what this screen saw.
+ */
+export function startOutbox(
+  sent: (jobId: string) => Promise<void>,
+  anew: (jobId: string) => Promise<void> = sent,
+): Promise<void> {
+  readAnew = anew
+  return outbox.start((batch) => sent((batch[0] as Waiting).jobId))
+}
 
 /** Keeps entries for sending. */
 export const put = (jobId: string, entries: readonly Entry[]): Promise<void> =>

@@ -1,6 +1,6 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { QueryClient, useQuery } from '@tanstack/react-query'
-import { ApiFault, api, type JobRecord } from './api.ts'
+import { ApiFault, api, InTrouble, type JobRecord } from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
 
 /** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */
@@ -54,6 +54,15 @@ export function renamed(jobId: string, bicycle: JobRecord['bicycle']): void {
 /** The brake of a job was measured again, here or elsewhere. */
 export function remeasured(jobId: string, hardware: JobRecord['hardware']): void {
   queryClient.setQueryData<JobRecord>(jobKey(jobId), (record) => record && { ...record, hardware })
+}
+
+/** The workshop's log is another than this screen saw, restored from a backup: the job is read from its beginning. */
+export const readAnew = (jobId: string): Promise<void> => queryClient.refetchQueries({ queryKey: jobKey(jobId) })
+
+/** What the server says of itself: undefined while all is well, its sentence where nothing more is written. */
+export const useTrouble = (): string | undefined => {
+  const { error } = useQuery({ queryKey: ['health'], queryFn: api.health, refetchInterval: 10_000, retry: false })
+  return error instanceof InTrouble ? error.message : undefined
 }
 
 /** Fetches what a job's record still lacks. */

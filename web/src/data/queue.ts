@@ -21,6 +21,8 @@ interface Kind<T extends Queued> {
   readonly send: (batch: readonly T[]) => Promise<unknown>
   /** The one of a batch that a refusal is about. */
   readonly refusedIn: (batch: readonly T[], fault: Fault) => T
+  /** Something else that a refusal calls for. */
+  readonly onRefused?: (refused: T, fault: Fault) => void
 }
 
 interface Snapshot<T> {
@@ -124,6 +126,7 @@ export class Queue<T extends Queued> {
       const refused: T = { ...about, refused: error.fault }
       this.tell({ waiting: this.now.waiting.map((each) => (each === about ? refused : each)) })
       await this.keep([refused])
+      this.kind.onRefused?.(refused, error.fault)
       return
     }
     await this.onSent(batch)

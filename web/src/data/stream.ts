@@ -1,7 +1,7 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
 import type { JobRecord } from './api.ts'
-import { catchUp, heard, knownLast, remeasured, renamed } from './queries.ts'
+import { catchUp, heard, knownLast, readAnew, remeasured, renamed } from './queries.ts'
 
 const SILENCE_MS = 30_000
 const AGAIN_MS = 1500
@@ -36,6 +36,10 @@ export function useJobStream(jobId: string, ready: boolean): void {
       })
       source.addEventListener('hardware', (event) => {
         remeasured(jobId, JSON.parse((event as MessageEvent<string>).data) as JobRecord['hardware'])
+        again(SILENCE_MS)
+      })
+      source.addEventListener('behind', () => {
+        readAnew(jobId).catch(() => undefined)
         again(SILENCE_MS)
       })
       source.addEventListener('beat', () => again(SILENCE_MS))

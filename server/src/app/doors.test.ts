@@ -1,0 +1,143 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { request } from 'node:http'
+import { connect } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expectOk } from '@overhaul/core/outcome/outcome'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { entry, testWorkshop } from '../testing/workshop.ts'
+import { serve, type Workshop } from './serve.ts'
+
+let shop: Awaited<ReturnType<typeof testWorkshop>>
+let paged: Workshop
+beforeAll(async () => {
+  shop = await testWorkshop()
+  const web = mkdtempSync(join(tmpdir(), 'overhaul-web-'))
+  mkdirSync(join(web, 'assets'))
+  writeFileSync(join(web, 'index.html'), '<meta property="csp-nonce" nonce="__NONCE__" content="__NONCE__" />')
+  const data = mkdtempSync(join(tmpdir(), 'overhaul-paged-'))
+  paged = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: true, share: false }, web))
+})
+afterAll(async () => {
+  await shop.close()
+  await paged.close()
+})
+
+// W3C Content Security Policy Level 3; OWASP Secure Headers Project.
+describe('what a browser may do with our pages', () => {
+  it('our own scripts only, styles by nonce, no frames, nothing sniffed, no referrer', async () => {
+    const { headers } = await fetch(shop.url('health'))
+    const csp = headers.get('content-security-policy') ?? ''
+    expect(csp).toContain("default-src 'self'")
+    expect(csp).toMatch(/script-src 'self'(;|$)/)
+    expect(csp).toMatch(/style-src 'self' 'nonce-[\w+/=]{20,}'/)
+    expect(csp).toContain("frame-ancestors 'none'")
+    expect(csp).not.toContain('unsafe')
+    expect(headers.get('x-content-type-options')).toBe('nosniff')
+    expect(headers.get('referrer-policy')).toBe('no-referrer')
+    expect(headers.get('x-frame-options')).toBe('DENY')
+    expect(headers.get('x-powered-by')).toBeNull()
+  })
+
+  it('a workshop that speaks plain http is not locked out of its own bench', async () => {
+    const { headers } = await fetch(shop.url('health'))
+    expect(headers.get('content-security-policy')).not.toContain('upgrade-insecure-requests')
+    expect(headers.get('strict-transport-security')).toBeNull()
+  })
+
+  it('each page carries the nonce of its own answer, another each time', async () => {
+    const open = async () => {
+      const response = await fetch(`http://127.0.0.1:${paged.port}/stand/x`)
+      const nonce = /'nonce-([^']+)'/.exec(response.headers.get('content-security-policy') ?? '')?.[1]
+      expect(response.headers.get('cache-control')).toBe('no-store')
+      const html = await response.text()
+      expect(html).toBe(`<meta property="csp-nonce" nonce="${nonce}" content="${nonce}" />`)
+      return nonce
+    }
+    expect(await open()).not.toBe(await open())
+  })
+})
+
+describe('who asks under a name that is not ours', () => {
+  it('is told no address', async () => {
+    const { port } = new URL(shop.url(''))
+    const body = await new Promise<string>((resolve, reject) => {
+      const sent = request(
+        { port, host: '127.0.0.1', path: '/api/health', headers: { host: 'elsewhere.example' } },
+        (answer) => {
+          expect(answer.statusCode).toBe(403)
+          let text = ''
+          answer.on('data', (chunk) => {
+            text += chunk
+          })
+          answer.on('end', () => resolve(text))
+        },
+      )
+      sent.on('error', reject)
+      sent.end()
+    })
+    expect(body).toContain('wrong-host')
+    expect(body).not.toMatch(/\d+\.\d+\.\d+\.\d+|localhost/)
+  })
+})
+
+// OWASP, “CSV injection”: a cell that begins =, +, −, @, tab or return is taken for a formula.
+describe('the drawer as a file', () => {
+  const names = ['=HYPERLINK("x")', '+1', '-washer', '@sum', "'=quoted", 'plain', "it's"]
+  const csv = async () => (await fetch(shop.url('drawer/drawer.csv'))).text()
+
+  it('has no cell that begins a formula, and comes back the same', async () => {
+    for (const [index, name] of names.entries())
+      await shop.post('drawer', {
+        code: `F${index}`,
+        kind: 'flat-washer',
+        name,
+        dimensions: { thicknessMm: 1, holeMm: 6.4, outerMm: 12 },
+        count: 3,
+        by: '3',
+      })
+    const text = await csv()
+    for (const cell of text.split(/[\r\n,]+/)) expect(cell.replace(/^"/, '')).not.toMatch(/^[=+@\t]|^-\D/)
+    const answer = await shop.call('POST', 'drawer/drawer.csv?by=3', text, { 'Content-Type': 'text/csv' })
+    expect(answer).toMatchObject({ status: 200, body: { bad: [] } })
+    const back = (await shop.get('drawer')).body as { code: string; name: string }[]
+    expect(names.map((_, index) => back.find(({ code }) => code === `F${index}`)?.name)).toEqual(names)
+    expect(await csv()).toBe(text)
+  })
+})
+
+describe('a stream nobody reads', () => {
+  it('is closed before a megabyte waits in it, and the others go on', async () => {
+    const { job } = await shop.newJob()
+    const { port } = new URL(shop.url(''))
+    const deaf = connect(Number(port), '127.0.0.1')
+    const gone = new Promise((resolve) => deaf.once('close', resolve))
+    deaf.on('error', () => undefined)
+    deaf.write(`GET /api/jobs/${job.id}/stream HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n`)
+    await new Promise((resolve) => setTimeout(resolve, 100))
+    deaf.pause()
+    const text = 'x'.repeat(1900)
+    for (let round = 0; round < 40; round += 1) {
+      const notes = Array.from({ length: 100 }, () => entry({ kind: 'note', text }))
+      expect((await shop.post(`jobs/${job.id}/entries`, notes)).status).toBe(201)
+      if (deaf.destroyed) break
+    }
+    deaf.resume()
+    await gone
+    expect((await shop.get('health')).status).toBe(200)
+  }, 60_000)
+
+  it('a screen that saw more than the log has is told to read it anew', async () => {
+    const { job } = await shop.newJob()
+    const response = await fetch(shop.url(`jobs/${job.id}/stream?after=40`))
+    const reader = response.body?.getReader()
+    let heard = ''
+    while (!heard.includes('behind')) {
+      const { value, done } = (await reader?.read()) ?? { done: true, value: undefined }
+      if (done) break
+      heard += new TextDecoder().decode(value)
+    }
+    expect(heard).toContain('event: behind')
+    await reader?.cancel()
+  })
+})
