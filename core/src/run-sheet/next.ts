@@ -1,5 +1,6 @@
 import type { Step } from '../brake/step.ts'
-import type { Advice } from '../dial-in/advice.ts'
+import { placedIn } from '../brake/window.ts'
+import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import type { Turn } from '../dial-in/turn.ts'
 import type { EntryOf } from '../stand/entries.ts'
 import { upper } from '../stand/words.ts'
@@ -113,17 +114,27 @@ function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly st
   return { kind: 'mend', step, readings: out, say: said.join(' '), stop: stop === true }
 }
 
+const inHundred = (chance: number): string => (100 * chance).toFixed(0)
+
+/** Nothing that is steered reads outside its window. */
+const readsWell = (stand: Stand): boolean =>
+  stand.model.steered.every((id) => {
+    const derived = stand.model.derived.find((each) => each.id === id)
+    const now = derived && derivedNow(derived, stand.state)
+    return derived ? now === undefined || placedIn(stand.windows, id, now) === 'in' : !isOut(stand, id)
+  })
+
 function dialAct(stand: Stand, step: Step, advice: Advice): Act {
   const rub = rubbing(stand)
-  if (advice.kind === 'turn')
-    return {
-      kind: 'turn',
-      step,
-      turn: advice.turn,
-      chanceNow: advice.chanceNow,
-      others: advice.others,
-      ...(rub && { why: `The wheel rubs on the ${rub.on}. See first that it is seated and true.` }),
-    }
+  if (advice.kind === 'turn') {
+    const why = rub
+      ? `The wheel rubs on the ${rub.on}. See first that it is seated and true.`
+      : readsWell(stand)
+        ? `All reads well, and is so in ${inHundred(advice.chanceNow)} of 100; this makes it ${inHundred(advice.turn.chance)}.`
+        : undefined
+    const { turn, chanceNow, others } = advice
+    return { kind: 'turn', step, turn, chanceNow, others, ...(why && { why }) }
+  }
   if (advice.kind === 'measure') return { kind: 'measure', step, readings: advice.readings, why: advice.why }
   return { kind: 'stuck', step, say: advice.kind === 'in-window' ? step.say : advice.say }
 }

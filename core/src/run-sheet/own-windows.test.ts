@@ -67,3 +67,15 @@ describe('windows are made anew by a reading, never by a turn', () => {
     expect(again.windows).not.toEqual(windows)
   })
 })
+
+describe('a turn asked for although all reads well', () => {
+  it('says how likely it is to be so, and what the turn makes of it', () => {
+    const { next } = jobOf('linear-pull', squeezed, ...measured(0.9, 1.3, 20))
+    expect(next.kind === 'turn' && next.why).toMatch(/^All reads well, and is so in \d+ of 100; this makes it \d+\.$/)
+  })
+  it('and one that reads outside says nothing of the kind', () => {
+    const { next } = jobOf('linear-pull', squeezed, ...measured(0.5, 1.9, 20))
+    expect(next.kind).toBe('turn')
+    expect(next).not.toHaveProperty('why')
+  })
+})
