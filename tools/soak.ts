@@ -1,0 +1,164 @@
+import { spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { parseArgs } from 'node:util'
+import { checkDatabase } from '@overhaul/server/db/aside'
+import { databaseIn } from '@overhaul/server/db/run'
+
+/**
+ * Writers, readers, malformed requests and kills on a workshop of its own, for so many seconds: what was acknowledged must
+ * be in the log, once, in order and without a gap. Prints one line of counts; ends with 1 where anything was lost.
+ */
+const { values } = parseArgs({
+  options: {
+    seconds: { type: 'string', default: '60' },
+    writers: { type: 'string', default: '6' },
+    port: { type: 'string', default: '4390' },
+    kills: { type: 'string', default: '12' },
+  },
+})
+const [seconds, writers, port, kills] = [values.seconds, values.writers, values.port, values.kills].map(Number) as [
+  number,
+  number,
+  number,
+  number,
+]
+const data = mkdtempSync(join(tmpdir(), 'overhaul-soak-'))
+const base = `http://127.0.0.1:${port}/api`
+const until = Date.now() + seconds * 1000
+const counts = {
+  acknowledged: 0,
+  refused: 0,
+  away: 0,
+  kills: 0,
+  fuzz: 0,
+  failed500: 0,
+  lost: 0,
+  doubled: 0,
+  gaps: 0,
+  reads: 0,
+}
+
+const ready = () =>
+  new Promise<ReturnType<typeof spawn>>((resolve, reject) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--empty'], {
+      env: { ...process.env, OVERHAUL_DATA: data, OVERHAUL_PORT: String(port) },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    })
+    child.stdout?.on('data', (chunk: Buffer) => {
+      if (chunk.toString().includes('is open')) resolve(child)
+    })
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
+  })
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+
+async function call(
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<{ status: number; body: unknown } | undefined> {
+  try {
+    const response = await fetch(`${base}/${path}`, {
+      method,
+      signal: AbortSignal.timeout(8000),
+      ...(body !== undefined && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    })
+    return { status: response.status, body: await response.json().catch(() => undefined) }
+  } catch {
+    counts.away += 1
+    return undefined
+  }
+}
+
+async function newJob(index: number): Promise<string> {
+  const made = async (path: string, body: unknown) => ((await call('POST', path, body))?.body as { id: string }).id
+  const bicycleId = await made('bicycles', { name: `Soak ${index}` })
+  const brakeId = await made('brakes', { bicycleId, hardware: { family: 'linear-pull', end: 'rear', dimensions: {} } })
+  return made('jobs', { brakeId })
+}
+
+const MOST_ENTRIES = 400
+
+/** Writes until the time is up, each entry again and again until it is answered: what was acknowledged is kept to be looked for. */
+async function write(jobId: string, acknowledged: Set<string>): Promise<void> {
+  while (Date.now() < until && acknowledged.size < MOST_ENTRIES) {
+    const entry = { id: randomUUID(), at: new Date().toISOString(), by: '3', kind: 'note', text: 'soaked' }
+    for (let answered = false; !answered; ) {
+      const answer = await call('POST', `jobs/${jobId}/entries`, entry)
+      if (answer === undefined || answer.status >= 500) await pause(100)
+      else {
+        answered = true
+        if (answer.status < 300) acknowledged.add(entry.id)
+        else counts.refused += 1
+      }
+      if (Date.now() > until + 20_000) return
+    }
+    await pause(5)
+  }
+}
+
+async function read(jobs: readonly string[]): Promise<void> {
+  for (let at = 0; Date.now() < until; at += 1) {
+    const answer = await call('GET', at % 3 === 0 ? 'bicycles' : `jobs/${jobs[at % jobs.length]}/entries`)
+    if (answer?.status === 200) counts.reads += 1
+    await pause(20)
+  }
+}
+
+const WILD = [null, '', [], {}, -1e308, '\u202e', '2026-02-31', 'x'.repeat(5000), { kind: 'turn' }, [1, 2]]
+
+async function fuzz(jobs: readonly string[]): Promise<void> {
+  for (let at = 0; Date.now() < until; at += 1) {
+    const wild = WILD[at % WILD.length]
+    const path = [`jobs/${jobs[at % jobs.length]}/entries`, 'bicycles', 'drawer/moves', 'jobs/%zz'][at % 4] as string
+    const answer = await call('POST', path, { id: wild, kind: 'reading', value: wild, name: wild })
+    counts.fuzz += 1
+    if (answer && answer.status === 500) counts.failed500 += 1
+    await pause(10)
+  }
+}
+
+let server = await ready()
+async function kill(): Promise<void> {
+  for (let at = 0; at < kills && Date.now() < until - 3000; at += 1) {
+    await pause((seconds * 1000) / (kills + 1))
+    server.removeAllListeners('exit')
+    const gone = new Promise((resolve) => server.once('exit', resolve))
+    server.kill('SIGKILL')
+    await gone
+    counts.kills += 1
+    server = await ready()
+  }
+}
+
+const jobs = await Promise.all(Array.from({ length: writers }, (_, index) => newJob(index)))
+const written = jobs.map(() => new Set<string>())
+await Promise.all([
+  ...jobs.map((job, index) => write(job, written[index] as Set<string>)),
+  read(jobs),
+  fuzz(jobs),
+  kill(),
+])
+
+for (const [index, job] of jobs.entries()) {
+  const log = ((await call('GET', `jobs/${job}/entries`))?.body ?? []) as { id: string; seq: number }[]
+  const ids = new Set(log.map(({ id }) => id))
+  const acknowledged = written[index] as Set<string>
+  counts.acknowledged += acknowledged.size
+  counts.lost += [...acknowledged].filter((id) => !ids.has(id)).length
+  counts.doubled += log.length - ids.size
+  counts.gaps += log.filter(({ seq }, at) => seq !== at + 1).length
+}
+const ended = new Promise((resolve) => server.once('exit', resolve))
+server.removeAllListeners('exit')
+server.once('exit', () => undefined)
+server.kill('SIGTERM')
+await Promise.race([ended, pause(3000)])
+const damaged = (await checkDatabase(databaseIn(data))).length
+rmSync(data, { recursive: true, force: true })
+const wrong = counts.lost + counts.doubled + counts.gaps + counts.failed500 + damaged
+console.log(JSON.stringify({ seconds, writers, ...counts, damaged, wrong }))
+process.exit(wrong > 0 ? 1 : 0)
