@@ -74,7 +74,11 @@ async function call(
 }
 
 async function newJob(index: number): Promise<string> {
-  const made = async (path: string, body: unknown) => ((await call('POST', path, body))?.body as { id: string }).id
+  const made = async (path: string, body: unknown) => {
+    const answer = await call('POST', path, body)
+    if (!answer) throw new Error(`no answer to ${path}`)
+    return (answer.body as { id: string }).id
+  }
   const bicycleId = await made('bicycles', { name: `Soak ${index}` })
   const brakeId = await made('brakes', { bicycleId, hardware: { family: 'linear-pull', end: 'rear', dimensions: {} } })
   return made('jobs', { brakeId })

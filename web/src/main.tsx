@@ -27,6 +27,7 @@ const router = createBrowserRouter([
       { path: '/stand/:jobId', lazy: page(() => import('./stand/StandPage.tsx')) },
       { path: '/jobs/:jobId/sheet', lazy: page(() => import('./print/SheetPage.tsx')) },
       { path: '/drawer', lazy: page(() => import('./drawer/DrawerPage.tsx')) },
+      { path: '/share', lazy: page(() => import('./door/SharePage.tsx')) },
       { path: '/handbook', lazy: page(() => import('./handbook/HandbookPage.tsx')) },
       { path: '*', element: <NotFound /> },
     ],

@@ -12,6 +12,8 @@ import { familyRoutes } from '../families/families.ts'
 import { jobRoutes } from '../jobs/jobs.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
+import type { Door } from './door.ts'
+import { doorRoutes } from './door-routes.ts'
 import { HttpFault, notFound } from './fault.ts'
 import { guard } from './guard.ts'
 import { headers, page } from './headers.ts'
@@ -85,12 +87,15 @@ export interface Served {
   readonly streams: Streams
   readonly drawer: Drawer
   readonly hosts: readonly string[]
+  readonly door: Door
+  /** Where it answers on the workshop's network, as a browser writes it. */
+  readonly places: () => readonly string[]
   /** Where the built interface lies, if it is served from here. */
   readonly web?: string
 }
 
 /** The HTTP face of the workshop. No formula lives here. */
-export function createApp({ store, ledger, streams, drawer, hosts, web }: Served): Express {
+export function createApp({ store, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(headers)
@@ -103,6 +108,8 @@ export function createApp({ store, ledger, streams, drawer, hosts, web }: Served
       .status(trouble ? 503 : 200)
       .json({ status, version: VERSION, schemaVersion: store.schemaVersion, ...(trouble && { trouble }) })
   })
+  app.use('/api/door', doorRoutes(door, places))
+  app.use('/api', door.check)
   app.use('/api', stopWriting(store))
   app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))

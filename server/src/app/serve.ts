@@ -7,6 +7,7 @@ import { Drawer } from '../drawer/drawer.ts'
 import { Ledger } from '../jobs/ledger.ts'
 import { Streams } from '../jobs/stream.ts'
 import { createApp } from './app.ts'
+import { Door } from './door.ts'
 import { networkAddresses } from './guard.ts'
 import type { Settings } from './settings.ts'
 
@@ -60,7 +61,9 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   const streams = new Streams()
   const drawer = new Drawer(store.value)
   const hosts = settings.share ? networkAddresses() : [settings.host]
-  const app = createApp({ store: store.value, ledger, streams, drawer, hosts, ...(web && { web }) })
+  const door = new Door(settings.data, settings.share)
+  const places = () => (settings.share ? networkAddresses().map((each) => `http://${each}:${listening.value}`) : [])
+  const app = createApp({ store: store.value, ledger, streams, drawer, hosts, door, places, ...(web && { web }) })
   server.removeAllListeners('request').on('request', app)
   const stopBackups = backUpDaily(settings.data)
   return ok({

@@ -3,7 +3,8 @@ import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
 import { useOutbox } from '../data/outbox.ts'
-import { useTrouble } from '../data/queries.ts'
+import { useDoor, useTrouble } from '../data/queries.ts'
+import { DoorPage } from '../door/DoorPage.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone, upright } from './theme.ts'
 
@@ -104,6 +105,7 @@ export function Shell() {
   const sheet = useSheet()
   const { length } = useSettings()
   const { pathname } = useLocation()
+  const door = useDoor()
   const onStand = pathname.startsWith('/stand/')
   useEffect(() => {
     document.documentElement.dataset.sheet = sheet
@@ -125,6 +127,7 @@ export function Shell() {
           )}
           <NavLink to="/drawer">Drawer</NavLink>
           <NavLink to="/handbook">Handbook</NavLink>
+          {door.data?.shared && door.data.may === 'host' && <NavLink to="/share">Share</NavLink>}
         </nav>
         <Subject id={SUBJECT} />
         <Switch
@@ -145,7 +148,12 @@ export function Shell() {
         </Switch>
       </Head>
       <OutboxLine />
-      <Outlet />
+      {door.data?.may === 'read' && (
+        <Unsent role="status">
+          <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
+        </Unsent>
+      )}
+      {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
     </Page>
   )
 }

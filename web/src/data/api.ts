@@ -44,8 +44,26 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
   const fault = (answer as { error?: Fault } | undefined)?.error
   const trouble = (answer as { trouble?: string } | undefined)?.trouble
   if (trouble || fault?.code === 'data-gone') throw new InTrouble(trouble ?? fault?.message)
-  if (!fault || response.status >= 500) throw new Away(fault?.message ?? `The server answered ${response.status}.`)
+  // Shown out meanwhile, or not let in yet: what was written waits as it does for a server that is away.
+  if (!fault || response.status >= 500 || response.status === 401)
+    throw new Away(fault?.message ?? `The server answered ${response.status}.`)
   throw new ApiFault(response.status, fault)
+}
+
+/** How this screen stands at the door of the workshop; what only the host's own screen is told is missing elsewhere. */
+export interface DoorState {
+  readonly shared: boolean
+  readonly may: 'host' | 'write' | 'read' | 'none'
+  readonly codes?: { readonly write: string; readonly read: string }
+  readonly places?: readonly string[]
+  /** The first place with the code in it, as a picture for another screen's camera: SVG. */
+  readonly qr?: string
+  readonly devices?: readonly {
+    readonly id: string
+    readonly name: string
+    readonly may: 'write' | 'read'
+    readonly since: string
+  }[]
 }
 
 export interface JobRow {
@@ -141,6 +159,10 @@ export const send = ({ method, path, body }: Request): Promise<unknown> => call(
 
 export const api = {
   health: () => call<{ status: string }>('GET', 'health'),
+  door: () => call<DoorState>('GET', 'door'),
+  comeIn: (code: string, device: string) => call<{ may: string }>('POST', 'door', { code, device }),
+  showOut: (id: string) => call<void>('DELETE', `door/devices/${id}`),
+  changeCodes: () => call<void>('DELETE', 'door/codes'),
   rack: () => call<readonly RackBicycle[]>('GET', 'bicycles'),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
   entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),

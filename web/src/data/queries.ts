@@ -65,6 +65,15 @@ export const useTrouble = (): string | undefined => {
   return error instanceof InTrouble ? error.message : undefined
 }
 
+const DOOR = ['door'] as const
+
+/** How this screen stands at the workshop's door; looked at again, so that one shown out knows it. */
+export const useDoor = () => useQuery({ queryKey: DOOR, queryFn: api.door, refetchInterval: 15_000 })
+export const refreshDoor = () => queryClient.invalidateQueries({ queryKey: DOOR })
+
+/** Let in: everything that was refused before is asked for again. */
+export const refreshAll = () => queryClient.invalidateQueries()
+
 /** Fetches what a job's record still lacks. */
 export async function catchUp(jobId: string): Promise<void> {
   const record = queryClient.getQueryData<JobRecord>(jobKey(jobId))
