@@ -77,6 +77,41 @@ test.describe('starting', () => {
     const answer = await fetch(`http://${address}:4344/api/health`)
     expect(answer.status).toBe(200)
   })
+
+  test('another screen comes in by the code on the workshop’s own, is named there, and shown out', async ({
+    browser,
+  }) => {
+    const address = Object.values(networkInterfaces())
+      .flat()
+      .find((each) => each?.family === 'IPv4' && !each.internal)?.address
+    test.skip(address === undefined, 'this machine has no network')
+    await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4345' }, '--empty', '--share')
+    const host = await browser.newPage()
+    await host.goto('http://127.0.0.1:4345/share')
+    const code = await host
+      .getByText(/^[A-Z2-9]{4} [A-Z2-9]{4}$/)
+      .first()
+      .innerText()
+    await expect(host.getByAltText(/for the other screen’s camera/)).toBeVisible()
+
+    const phone = await (await browser.newContext()).newPage()
+    await phone.goto(`http://${address}:4345/`)
+    await expect(phone.getByText('The rail is empty')).toBeHidden()
+    await phone.getByLabel(/^Code/).fill('WRONG234')
+    await phone.getByLabel(/^What this screen is called/).fill('Phone')
+    await phone.getByRole('button', { name: 'Come in' }).click()
+    await expect(phone.getByText(/not the code of this workshop/)).toBeVisible()
+    await phone.getByLabel(/^Code/).fill(code)
+    await phone.keyboard.press('Enter')
+    await expect(phone.getByText('The rail is empty')).toBeVisible()
+
+    await host.reload()
+    await expect(host.getByText('Phone reads and writes')).toBeVisible()
+    await host.getByRole('button', { name: 'Show out' }).click()
+    await expect(host.getByText('None yet.')).toBeVisible()
+    await phone.reload()
+    await expect(phone.getByLabel(/^Code/)).toBeVisible()
+  })
 })
 
 test.describe('two screens on one job', () => {

@@ -5,7 +5,7 @@ import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
 import { calculationRoutes } from '../calculations/calculations.ts'
 import type { Store } from '../db/store.ts'
-import { DataTrouble } from '../db/trouble.ts'
+import { DataTrouble, troubleOf } from '../db/trouble.ts'
 import type { Drawer } from '../drawer/drawer.ts'
 import { drawerRoutes } from '../drawer/routes.ts'
 import { familyRoutes } from '../families/families.ts'
@@ -53,10 +53,8 @@ function clientFault(error: unknown): HttpFault | undefined {
 const onError: ErrorRequestHandler = (error, _request, response, next) => {
   if (response.headersSent) return next(error)
   if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
-  const fault =
-    error instanceof DataTrouble
-      ? new HttpFault(503, { code: 'data-gone', field: 'OVERHAUL_DATA', message: error.message })
-      : clientFault(error)
+  const trouble = troubleOf(error)
+  const fault = trouble ? new HttpFault(503, { ...trouble, field: 'OVERHAUL_DATA' }) : clientFault(error)
   if (fault) return void response.status(fault.status).json({ error: fault.fault })
   console.error(error)
   response.status(500).json({

@@ -1,4 +1,5 @@
 import {
+  copyFileSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
@@ -16,7 +17,7 @@ import { join } from 'node:path'
 import { createClient } from '@libsql/client'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { sql } from 'drizzle-orm'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { serve } from '../app/serve.ts'
 import { backsUp } from '../testing/backs-up.ts'
 import { gap, testWorkshop } from '../testing/workshop.ts'
@@ -24,6 +25,7 @@ import { backUp, backupsIn, backupsOf, restore } from './backups.ts'
 import { databaseIn, lastRun } from './run.ts'
 import { bicycles } from './schema.ts'
 import { openStore, type Store } from './store.ts'
+import { troubleOf } from './trouble.ts'
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'overhaul-safe-'))
 const open: Store[] = []
@@ -73,6 +75,24 @@ describe('a power cut', () => {
     const wal = `${databaseIn(directory)}-wal`
     expect(existsSync(wal) ? statSync(wal).size : 0).toBe(0)
     expect(await namesIn(databaseIn(directory))).toEqual(['a', 'b'])
+  })
+})
+
+describe('at rest', () => {
+  it('the one file is whole within a minute, copied by hand while the workshop runs', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const directory = fresh()
+    const store = await opened(directory)
+    await hang(store, 'a')
+    expect(statSync(`${databaseIn(directory)}-wal`).size).toBeGreaterThan(0)
+    await vi.advanceTimersByTimeAsync(60_000)
+    vi.useRealTimers()
+    await expect.poll(() => statSync(`${databaseIn(directory)}-wal`).size).toBe(0)
+    const copy = join(fresh(), 'copied.db')
+    copyFileSync(databaseIn(directory), copy)
+    expect(await namesIn(copy)).toEqual(['a'])
+    await hang(store, 'b')
+    expect(store.trouble()).toBeUndefined()
   })
 })
 
@@ -260,6 +280,50 @@ describe('two processes at one workshop', () => {
     const store = await opened(directory)
     writeFileSync(join(directory, 'overhaul.lock'), '1')
     await expect(hang(store, 'a')).rejects.toThrow(/Another Overhaul/)
+  })
+})
+
+describe('a machine in trouble', () => {
+  it('another program that holds the data: said, waited for, and healed once it lets go', async () => {
+    const shop = await testWorkshop()
+    const { job } = await shop.newJob()
+    const other = createClient({ url: `file:${databaseIn(shop.data)}` })
+    const held = await other.transaction('write')
+    const note = gap(1)
+    expect(await shop.post(`jobs/${job.id}/entries`, note)).toMatchObject({
+      status: 503,
+      body: { error: { code: 'data-busy' } },
+    })
+    await held.rollback()
+    held.close()
+    other.close()
+    expect((await shop.post(`jobs/${job.id}/entries`, note)).status).toBe(201)
+    expect((await shop.get(`jobs/${job.id}/entries`)).body).toHaveLength(1)
+    await shop.close()
+  }, 40_000)
+
+  // SQLite documentation, “PRAGMA max_page_count”: the database may not grow past it, as on a full disk.
+  it('a full disk: nothing half-written, and room made is enough', async () => {
+    const store = await opened(fresh())
+    await hang(store, 'a')
+    const { page_count } = (await store.db.get(sql`PRAGMA page_count`)) as { page_count: number }
+    await store.db.get(sql.raw(`PRAGMA max_page_count = ${page_count}`))
+    const many = Array.from({ length: 400 }, (_, index) =>
+      store.db.insert(bicycles).values({ ...row(`b${index}`), description: 'x'.repeat(400) }),
+    )
+    const failed = await store.write(many).catch((error: unknown) => error)
+    expect(troubleOf(failed)?.code).toBe('disk-full')
+    expect(await store.db.select().from(bicycles)).toHaveLength(1)
+    await store.db.get(sql.raw(`PRAGMA max_page_count = 100000`))
+    await store.write(many)
+    expect(await store.db.select().from(bicycles)).toHaveLength(401)
+  })
+
+  it('is told apart from what else may go wrong', () => {
+    expect(troubleOf({ cause: { code: 'SQLITE_BUSY_SNAPSHOT' } })?.code).toBe('data-busy')
+    expect(troubleOf({ code: 'SQLITE_CONSTRAINT' })).toBeUndefined()
+    expect(troubleOf(new TypeError('x'))).toBeUndefined()
+    expect(troubleOf(undefined)).toBeUndefined()
   })
 })
 
