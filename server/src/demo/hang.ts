@@ -37,7 +37,7 @@ export async function writeDemo({ db, write }: Pick<Store, 'db' | 'write'>, now 
 /** Hangs the demo in a data directory that has none yet: whole, or not at all. */
 export async function hangDemo(directory: string, now = new Date()): Promise<Outcome<true>> {
   const apart = join(directory, '.first')
-  rmSync(apart, { recursive: true, force: true })
+  if (existsSync(apart)) rmSync(apart, { recursive: true })
   const store = await openStore(apart)
   if (!store.ok) return store
   await writeDemo(store.value, now)
