@@ -88,10 +88,11 @@ test.describe('starting', () => {
     await start({ OVERHAUL_DATA: fresh(), OVERHAUL_PORT: '4345' }, '--empty', '--share')
     const host = await browser.newPage()
     await host.goto('http://127.0.0.1:4345/share')
-    const code = await host
-      .getByText(/^[A-Z2-9]{4} [A-Z2-9]{4}$/)
-      .first()
-      .innerText()
+    const code =
+      (await host
+        .getByText(/^[A-Z2-9]{4} [A-Z2-9]{4}$/)
+        .first()
+        .textContent()) ?? ''
     await expect(host.getByAltText(/for the other screen’s camera/)).toBeVisible()
 
     const phone = await (await browser.newContext()).newPage()
