@@ -1,10 +1,12 @@
+import { EventEmitter } from 'node:events'
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { request } from 'node:http'
-import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expectOk } from '@overhaul/core/outcome/outcome'
+import type { Entry } from '@overhaul/core/stand/entries'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { Streams } from '../jobs/stream.ts'
 import { entry, testWorkshop } from '../testing/workshop.ts'
 import { serve, type Workshop } from './serve.ts'
 
@@ -107,25 +109,46 @@ describe('the drawer as a file', () => {
 })
 
 describe('a stream nobody reads', () => {
-  it('is closed before a megabyte waits in it, and the others go on', async () => {
-    const { job } = await shop.newJob()
-    const { port } = new URL(shop.url(''))
-    const deaf = connect(Number(port), '127.0.0.1')
-    const gone = new Promise((resolve) => deaf.once('close', resolve))
-    deaf.on('error', () => undefined)
-    deaf.write(`GET /api/jobs/${job.id}/stream HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n`)
-    await new Promise((resolve) => setTimeout(resolve, 100))
-    deaf.pause()
-    const text = 'x'.repeat(1900)
-    for (let round = 0; round < 40; round += 1) {
-      const notes = Array.from({ length: 100 }, () => entry({ kind: 'note', text }))
-      expect((await shop.post(`jobs/${job.id}/entries`, notes)).status).toBe(201)
-      if (deaf.destroyed) break
+  /** A screen that reads nothing: what is written waits. */
+  class Deaf extends EventEmitter {
+    writableLength = 0
+    destroyed = false
+    writeHead() {
+      return this
     }
-    deaf.resume()
-    await gone
-    expect((await shop.get('health')).status).toBe(200)
-  }, 60_000)
+    write(text: string) {
+      this.writableLength += text.length
+      return false
+    }
+    destroy() {
+      this.destroyed = true
+      this.emit('close')
+    }
+  }
+  const note = (seq: number): Entry => ({ ...entry({ kind: 'note', text: 'x'.repeat(1900) }), seq }) as Entry
+
+  it('is closed before a megabyte waits in it, and the others go on', () => {
+    const streams = new Streams()
+    const [deaf, heard] = [new Deaf(), new Deaf()]
+    streams.open('job', deaf as never, [])
+    streams.open('job', heard as never, [])
+    for (let seq = 1; seq <= 2000; seq += 1) {
+      heard.writableLength = 0
+      streams.publish('job', [note(seq)])
+      expect(deaf.writableLength).toBeLessThan(1024 * 1024)
+    }
+    expect(deaf.destroyed).toBe(true)
+    expect(heard.destroyed).toBe(false)
+    heard.destroy()
+  })
+
+  it('one that opens it with more behind it than that is closed as well', () => {
+    const deaf = new Deaf()
+    const missed = Array.from({ length: 2000 }, (_, index) => note(index + 1))
+    new Streams().open('job', deaf as never, missed)
+    expect(deaf.writableLength).toBeLessThan(1024 * 1024)
+    deaf.destroy()
+  })
 
   it('a screen that saw more than the log has is told to read it anew', async () => {
     const { job } = await shop.newJob()
