@@ -45,9 +45,12 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   })
   const listening = await listen(server, settings)
   if (!listening.ok) return listening
-  const letGo = async (outcome: Outcome<never>) => {
+  const hangUp = () => {
     server.closeAllConnections()
-    await new Promise((resolve) => server.close(resolve))
+    return new Promise((resolve) => server.close(resolve))
+  }
+  const letGo = async (outcome: Outcome<never>) => {
+    await hangUp()
     return outcome
   }
   if (!settings.empty && isUntouched(settings.data)) {
@@ -71,8 +74,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     async close() {
       stopBackups()
       streams.close()
-      server.closeAllConnections()
-      await new Promise((resolve) => server.close(resolve))
+      await hangUp()
       await ledger.flush().catch((error) => console.error(error))
       await store.value.close()
     },

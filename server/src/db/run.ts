@@ -57,6 +57,9 @@ function readLock(path: string): Holder | undefined {
   return { pid: Number(pid), ...(began && { began }) }
 }
 
+/** Lays down that this very process holds the data. */
+const writeLock = (path: string) => writeFileSync(path, [process.pid, beganAt(process.pid)].filter(Boolean).join(' '))
+
 /** The living process that holds this data, if another one does. */
 export function lockedBy(directory: string): number | undefined {
   const holder = readLock(join(directory, LOCK))
@@ -74,8 +77,7 @@ export function lock(directory: string): Outcome<() => void> {
     )
   }
   const path = join(directory, LOCK)
-  const mine = [process.pid, beganAt(process.pid)].filter(Boolean).join(' ')
-  writeFileSync(path, mine)
+  writeLock(path)
   return ok(() => {
     if (existsSync(path) && readFileSync(path, 'utf8').startsWith(`${process.pid}`)) rmSync(path, { force: true })
   })
@@ -87,7 +89,7 @@ export function holds(directory: string): boolean {
   const holder = readLock(path)
   if (holder?.pid === process.pid) return true
   if (holder && isAlive(holder)) return false
-  if (existsSync(directory)) writeFileSync(path, [process.pid, beganAt(process.pid)].filter(Boolean).join(' '))
+  if (existsSync(directory)) writeLock(path)
   return true
 }
 

@@ -69,20 +69,19 @@ async function newerThanProgram(client: Client): Promise<boolean> {
   return Number(last.rows[0]?.at ?? 0) > newest
 }
 
+/** Signs of an earlier run beside the database itself. */
+const ranBefore = (directory: string): boolean =>
+  lastRun(directory) !== undefined || existsSync(`${databaseIn(directory)}-wal`) || backupsOf(directory).length > 0
+
 /** Whether nothing of a workshop was ever in this directory. */
-export const isUntouched = (directory: string): boolean =>
-  lastRun(directory) === undefined &&
-  ['', '-wal'].every((tail) => !existsSync(databaseIn(directory) + tail)) &&
-  backupsOf(directory).length === 0
+export const isUntouched = (directory: string): boolean => !existsSync(databaseIn(directory)) && !ranBefore(directory)
 
 /** What stands against opening this file as the workshop's data: nothing that was lost is taken for a new beginning. */
 async function standsAgainst(directory: string, path: string): Promise<Outcome<never> | undefined> {
-  const before = lastRun(directory)
   const size = existsSync(path) ? statSync(path).size : undefined
-  const earlier = before !== undefined || existsSync(`${path}-wal`) || backupsOf(directory).length > 0
   const how = `${offerBackup(directory)} To begin anew, move ${directory} away.`
   if (size === undefined || size === 0) {
-    return earlier
+    return ranBefore(directory)
       ? refuse(
           'data-missing',
           'OVERHAUL_DATA',
@@ -90,7 +89,7 @@ async function standsAgainst(directory: string, path: string): Promise<Outcome<n
         )
       : undefined
   }
-  if (before !== 'open') return undefined
+  if (lastRun(directory) !== 'open') return undefined
   if (!existsSync(`${path}-wal`)) {
     return refuse(
       'log-missing',

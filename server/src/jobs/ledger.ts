@@ -199,8 +199,8 @@ export class Ledger {
       seen.add(id)
     }
     const last = open.entries.at(-1)?.seq ?? 0
-    const ahead = incoming.findIndex(({ basedOn = 0 }) => basedOn > last)
-    if (ahead >= 0 && places.includes(ahead)) {
+    const ahead = places.find((place) => (incoming[place]?.basedOn ?? 0) > last)
+    if (ahead !== undefined) {
       return refuse(
         'log-behind',
         incoming.length > 1 ? `${ahead}.basedOn` : 'basedOn',
