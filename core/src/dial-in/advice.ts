@@ -9,7 +9,14 @@ import type { Turn } from './turn.ts'
 
 export type Advice =
   /** Make these turns, squeeze, measure. */
-  | { readonly kind: 'turn'; readonly turn: Turn; readonly chanceNow: number; readonly others: readonly Turn[] }
+  | {
+      readonly kind: 'turn'
+      readonly turn: Turn
+      readonly chanceNow: number
+      readonly others: readonly Turn[]
+      /** Readings that do not agree with the others: measured after the turn, they show which it was. */
+      readonly doubted?: readonly string[]
+    }
   /** Measure these; why. */
   | { readonly kind: 'measure'; readonly readings: readonly string[]; readonly why: string }
   /** Everything is in its window. */
@@ -31,6 +38,11 @@ const SURE = 0.93
 const WORTH_A_TURN = 0.05
 /** This likely to be in, a reading just outside is looked at again before anything is turned. */
 const LIKELY = 0.5
+/**
+ * A reading that does not agree with the others, and was not taken before at this setting, holds up no turn this likely
+ * to do: what is measured after it tells as much as a look.
+ */
+const TURNED_ANYHOW = 0.3
 /** So many looks at one setting are enough. */
 const ENOUGH_LOOKS = 2
 /** Measured outside, and no turn betters it: one this likely to end inside is still worth more than giving up. */
@@ -72,18 +84,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
     return { kind: 'measure', readings: missing, why: cause ?? 'not measured yet' }
   }
-  const doubted = belief.doubted.filter(
-    (doubt) =>
-      state.readings[doubt.reading]?.entry.id === doubt.entryId &&
-      doubtsSinceTurn(belief, doubt.reading) < ENOUGH_LOOKS,
-  )
-  if (doubted.length > 0) {
-    return {
-      kind: 'measure',
-      readings: doubted.map((each) => each.reading),
-      why: 'this reading does not agree with the others',
-    }
-  }
+  const doubted = doubtedNow(belief, state)
   const { model } = belief
   const aims = model.steered.flatMap((reading): readonly Aim[] => {
     const window = windows.of[reading]
@@ -99,7 +100,9 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const coarse = possible(0, COARSE)
   const out = outside(aims, model, state)
   const chanceCoarse = bench.chance(coarse, STAY)
-  if (!insist && out.length === 0 && chanceCoarse >= SURE) return { kind: 'in-window', chanceNow: chanceCoarse }
+  const lookAgain = doubted.length > 0 && ({ kind: 'measure', readings: doubted, why: DISAGREES } as const)
+  if (!insist && out.length === 0 && chanceCoarse >= SURE)
+    return lookAgain || { kind: 'in-window', chanceNow: chanceCoarse }
   const fine = [...coarse, ...possible(COARSE, FINE)]
   const mean = sampleAt(belief, belief.mean, 0, hidden)
   const price = priceIn(model, lastDirections(belief))
@@ -116,6 +119,11 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const chanceNow = bench.chance(fine, STAY)
   const chosen = best[0]
   const turn = chosen && toTurn(bench, fine, chosen.move, belief)
+  const turnShows =
+    turn &&
+    turn.chance >= Math.max(TURNED_ANYHOW, chanceNow + WORTH_A_TURN) &&
+    doubted.every((id) => looksSinceTurn(belief, id) === 1)
+  if (lookAgain && !turnShows) return lookAgain
   const away = nothing.size > 0 && (turn?.chance ?? 0) < LIKELY && furthestBack(bench, mean, all)
   if (away) return { kind: 'turn', turn: toTurn(bench, fine, away, belief), chanceNow, others: [] }
   if (!turn || (!insist && !turn.probes && turn.chance < chanceNow + WORTH_A_TURN)) {
@@ -127,8 +135,14 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   if (!chosen || !turn || (!insist && turn.chance < HOPEFUL && chosen.value <= bench.score(fine, STAY)))
     return { kind: 'no-setting', say: `No turn brings every reading nearer its window. ${model.noTurnHelps}` }
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
-  return { kind: 'turn', turn, chanceNow, others }
+  return { kind: 'turn', turn, chanceNow, others, ...(doubted.length > 0 && { doubted }) }
 }
+
+/** Readings that stand and do not agree with the others, save what was looked at often enough. */
+const doubtedNow = (belief: Belief, { readings }: StandState): readonly string[] =>
+  belief.doubted.flatMap(({ reading, entryId }) =>
+    readings[reading]?.entry.id === entryId && doubtsSinceTurn(belief, reading) < ENOUGH_LOOKS ? [reading] : [],
+  )
 
 /** Needed readings that stand and show nothing: how much further they would go in is not known. */
 const showNothing = ({ model, happenings }: Belief, { readings }: StandState): ReadonlySet<string> =>
@@ -249,4 +263,5 @@ const outside = (aims: readonly Aim[], model: BrakeModel, state: StandState): re
   ),
 ]
 
+const DISAGREES = 'this reading does not agree with the others'
 const JUST_OUTSIDE = 'just outside its window, while the rest of the log says it is inside'

@@ -146,6 +146,22 @@ describe('belief', () => {
     expect(advise(belief, state, WINDOWS)).toMatchObject({ kind: 'measure', readings: ['gapLeft'] })
   })
 
+  // A turn is followed by a measurement anyhow: a look before it would cost a squeeze and tell no more.
+  it('what does not agree after a turn holds up no turn that is likely to do; at the same setting it is measured again', () => {
+    const far = shown({ cable: 15, balance: 0.01 })
+    const misread = shown({ cable: 13, balance: 0.01 }).map((body) =>
+      body.kind === 'reading' && body.reading === 'gapLeft' ? { ...body, value: (body.value as number) + 2 } : body,
+    )
+    const turned = turn('anchor', -2)
+    const squeezed = confirm('squeezes', 10)
+    const after = (...bodies: readonly EntryBody[]) => {
+      const { belief, state } = believed(...PREPARED, ...far, ...far, ...bodies)
+      return advise(belief, state, WINDOWS)
+    }
+    expect(after(turned, squeezed, ...misread)).toMatchObject({ kind: 'turn', doubted: ['gapLeft'] })
+    expect(after(...misread)).toMatchObject({ kind: 'measure', readings: expect.arrayContaining(['gapLeft']) })
+  })
+
   // Textbook: ten times as far out, a reading moves a Gaussian mean ten times as far; a Student t with 4 degrees hardly more.
   it('a reading far out moves the belief hardly further than one that is a little out', () => {
     const good = shown({ cable: 9, balance: 0.01 })

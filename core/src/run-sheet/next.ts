@@ -124,6 +124,9 @@ const readsWell = (stand: Stand): boolean =>
     return derived ? now === undefined || placedIn(stand.windows, id, now) === 'in' : !isOut(stand, id)
   })
 
+const doubts = ({ kit }: Stand, readings: readonly string[]): string =>
+  `${upper(readings.map((id) => kit.title(id)).join(', '))}: does not agree with the rest of the log. What is measured after the turn tells.`
+
 function dialAct(stand: Stand, step: Step, advice: Advice): Act {
   const rub = rubbing(stand)
   if (advice.kind === 'turn') {
@@ -131,7 +134,7 @@ function dialAct(stand: Stand, step: Step, advice: Advice): Act {
       ? `The wheel rubs on the ${rub.on}. See first that it is seated and true.`
       : readsWell(stand)
         ? `All reads well, and is so in ${inHundred(advice.chanceNow)} of 100; this makes it ${inHundred(advice.turn.chance)}.`
-        : undefined
+        : advice.doubted && doubts(stand, advice.doubted)
     const { turn, chanceNow, others } = advice
     return { kind: 'turn', step, turn, chanceNow, others, ...(why && { why }) }
   }
