@@ -184,6 +184,7 @@ test('the drawer is filled from a file, its bad rows named, and nothing taken th
   await page.getByRole('button', { name: 'take one Brass strip' }).click()
   await page.getByRole('button', { name: 'take one Brass strip' }).click()
   await expect(page.getByRole('alert')).toContainText('0 in the drawer')
+  await page.getByRole('button', { name: 'Drop it' }).click()
   await page.getByRole('button', { name: 'change Brass strip' }).click()
   await page.getByLabel('thickness, mm').fill('9')
   await page.getByRole('button', { name: 'Save', exact: true }).click()

@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process'
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
@@ -46,6 +46,14 @@ export async function workshop(port: number, ...flags: readonly string[]) {
     url,
     start,
     stop,
+    /** Runs one of the shop's tools on its data: `backup`, `restore`. */
+    tool(name: string): string {
+      return execFileSync(process.execPath, ['--import', 'tsx', `tools/${name}.ts`], {
+        cwd: ROOT,
+        env: { ...process.env, OVERHAUL_DATA: data },
+        encoding: 'utf8',
+      })
+    },
     async close() {
       await stop()
       rmSync(data, { recursive: true, force: true })

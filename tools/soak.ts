@@ -8,8 +8,9 @@ import { checkDatabase } from '@overhaul/server/db/aside'
 import { databaseIn } from '@overhaul/server/db/run'
 
 /**
- * Writers, readers, malformed requests and kills on a workshop of its own, for so many seconds: what was acknowledged must
- * be in the log, once, in order and without a gap. Prints one line of counts; ends with 1 where anything was lost.
+ * Writers, readers, streams, malformed requests, kills and a disk that is full for a while, on a workshop of its own, for so
+ * many seconds: what was acknowledged must be in the log, once, in order and without a gap, and heard on the stream so.
+ * Prints one line of counts; ends with 1 where anything was lost.
  */
 const { values } = parseArgs({
   options: {
@@ -32,19 +33,28 @@ const counts = {
   acknowledged: 0,
   refused: 0,
   away: 0,
+  full: 0,
   kills: 0,
   fuzz: 0,
   failed500: 0,
   lost: 0,
   doubled: 0,
   gaps: 0,
+  heard: 0,
+  misheard: 0,
   reads: 0,
 }
 
-const ready = () =>
+/** `full`: on a disk with no room left. */
+const ready = (full = false) =>
   new Promise<ReturnType<typeof spawn>>((resolve, reject) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--empty'], {
-      env: { ...process.env, OVERHAUL_DATA: data, OVERHAUL_PORT: String(port) },
+      env: {
+        ...process.env,
+        OVERHAUL_DATA: data,
+        OVERHAUL_PORT: String(port),
+        ...(full && { OVERHAUL_MOST_MB: '0.001' }),
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     })
     child.stdout?.on('data', (chunk: Buffer) => {
@@ -86,12 +96,15 @@ async function newJob(index: number): Promise<string> {
 
 const MOST_ENTRIES = 400
 
+const isFull = (body: unknown): boolean => (body as { error?: { code?: string } })?.error?.code === 'disk-full'
+
 /** Writes until the time is up, each entry again and again until it is answered: what was acknowledged is kept to be looked for. */
 async function write(jobId: string, acknowledged: Set<string>): Promise<void> {
   while (Date.now() < until && acknowledged.size < MOST_ENTRIES) {
     const entry = { id: randomUUID(), at: new Date().toISOString(), by: '3', kind: 'note', text: 'soaked' }
     for (let answered = false; !answered; ) {
       const answer = await call('POST', `jobs/${jobId}/entries`, entry)
+      if (answer && isFull(answer.body)) counts.full += 1
       if (answer === undefined || answer.status >= 500) await pause(100)
       else {
         answered = true
@@ -112,6 +125,27 @@ async function read(jobs: readonly string[]): Promise<void> {
   }
 }
 
+/** Hears one job as a screen does, over every reconnection: what it heard, in the order it came. */
+async function listen(jobId: string, heard: number[]): Promise<void> {
+  while (Date.now() < until) {
+    try {
+      const left = AbortSignal.timeout(Math.max(1, until - Date.now()))
+      const response = await fetch(`${base}/jobs/${jobId}/stream?after=${heard.at(-1) ?? 0}`, { signal: left })
+      let text = ''
+      for await (const chunk of (response.body ?? new ReadableStream()).pipeThrough(new TextDecoderStream())) {
+        const events = (text + chunk).split('\n\n')
+        text = events.pop() ?? ''
+        for (const each of events) {
+          const seq = /^id: (\d+)$/m.exec(each)?.[1]
+          if (seq) heard.push(Number(seq))
+        }
+      }
+    } catch {
+      await pause(50)
+    }
+  }
+}
+
 const WILD = [null, '', [], {}, -1e308, '\u202e', '2026-02-31', 'x'.repeat(5000), { kind: 'turn' }, [1, 2]]
 
 async function fuzz(jobs: readonly string[]): Promise<void> {
@@ -125,23 +159,35 @@ async function fuzz(jobs: readonly string[]): Promise<void> {
   }
 }
 
+const MOST_FULL_MS = 10_000
+
 let server = await ready()
+async function killed(full = false): Promise<void> {
+  server.removeAllListeners('exit')
+  const gone = new Promise((resolve) => server.once('exit', resolve))
+  server.kill('SIGKILL')
+  await gone
+  counts.kills += 1
+  server = await ready(full)
+}
+
+/** Killed again and again; after the first time the disk is full for a while. */
 async function kill(): Promise<void> {
   for (let at = 0; at < kills && Date.now() < until - 3000; at += 1) {
     await pause((seconds * 1000) / (kills + 1))
-    server.removeAllListeners('exit')
-    const gone = new Promise((resolve) => server.once('exit', resolve))
-    server.kill('SIGKILL')
-    await gone
-    counts.kills += 1
-    server = await ready()
+    await killed(at === 0)
+    if (at > 0) continue
+    for (const end = Date.now() + MOST_FULL_MS; counts.full === 0 && Date.now() < end; ) await pause(50)
+    await killed()
   }
 }
 
 const jobs = await Promise.all(Array.from({ length: writers }, (_, index) => newJob(index)))
 const written = jobs.map(() => new Set<string>())
+const heard = jobs.map((): number[] => [])
 await Promise.all([
   ...jobs.map((job, index) => write(job, written[index] as Set<string>)),
+  ...jobs.map((job, index) => listen(job, heard[index] as number[])),
   read(jobs),
   fuzz(jobs),
   kill(),
@@ -154,6 +200,9 @@ for (const [index, job] of jobs.entries()) {
   counts.acknowledged += acknowledged.size
   counts.lost += [...acknowledged].filter((id) => !ids.has(id)).length
   counts.doubled += log.length - ids.size
+  const sounds = heard[index] as number[]
+  counts.heard += sounds.length
+  counts.misheard += sounds.filter((seq, at) => seq !== at + 1).length
   counts.gaps += log.filter(({ seq }, at) => seq !== at + 1).length
 }
 const ended = new Promise((resolve) => server.once('exit', resolve))
@@ -163,6 +212,6 @@ server.kill('SIGTERM')
 await Promise.race([ended, pause(3000)])
 const damaged = (await checkDatabase(databaseIn(data))).length
 rmSync(data, { recursive: true, force: true })
-const wrong = counts.lost + counts.doubled + counts.gaps + counts.failed500 + damaged
+const wrong = counts.lost + counts.doubled + counts.gaps + counts.misheard + counts.failed500 + damaged
 console.log(JSON.stringify({ seconds, writers, ...counts, damaged, wrong }))
 process.exit(wrong > 0 ? 1 : 0)

@@ -9,6 +9,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router'
 import { NotFound } from './app/NotFound.tsx'
 import { Shell } from './app/Shell.tsx'
 import { startChanges } from './data/changes.ts'
+import { DRAWER, refreshDrawer } from './data/drawer.ts'
 import { startOutbox } from './data/outbox.ts'
 import { catchUp, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
 
@@ -35,7 +36,9 @@ const router = createBrowserRouter([
 ])
 
 startOutbox(catchUp, readAnew).catch((error) => console.error(error))
-startChanges(refreshBicycle).catch((error) => console.error(error))
+startChanges((about) => (about === DRAWER ? refreshDrawer() : refreshBicycle(about))).catch((error) =>
+  console.error(error),
+)
 
 const root = document.getElementById('root')
 if (root) {

@@ -58,7 +58,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     const hung = await hangDemo(settings.data)
     if (!hung.ok) return letGo(hung)
   }
-  const store = await openStore(settings.data)
+  const store = await openStore(settings.data, settings.mostMb)
   if (!store.ok) return letGo(store)
   const ledger = new Ledger(store.value)
   const streams = new Streams()
@@ -72,7 +72,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   return ok({
     port: listening.value,
     async close() {
-      stopBackups()
+      await stopBackups()
       streams.close()
       await hangUp()
       await ledger.flush().catch((error) => console.error(error))

@@ -6,6 +6,8 @@ export interface Settings {
   readonly data: string
   readonly port: number
   readonly host: string
+  /** The data never grows past this, in MB; absent where only the disk limits it. */
+  readonly mostMb?: number
   /** Begin with no demo workshop. */
   readonly empty: boolean
   /** Open to the workshop's network. */
@@ -16,6 +18,7 @@ const ENVIRONMENT = Joi.object({
   OVERHAUL_DATA: Joi.string().min(1).default('./data'),
   OVERHAUL_PORT: Joi.number().port().default(4117),
   OVERHAUL_HOST: Joi.string().hostname().default('127.0.0.1'),
+  OVERHAUL_MOST_MB: Joi.number().positive(),
 }).unknown()
 
 const FLAGS = ['--empty', '--share']
@@ -34,6 +37,7 @@ export function readSettings(environment: NodeJS.ProcessEnv, args: readonly stri
     data: resolve(value.OVERHAUL_DATA),
     port: value.OVERHAUL_PORT,
     host: share ? '0.0.0.0' : value.OVERHAUL_HOST,
+    ...(value.OVERHAUL_MOST_MB && { mostMb: value.OVERHAUL_MOST_MB }),
     empty: args.includes('--empty'),
     share,
   })

@@ -115,15 +115,22 @@ export function sinceBackupMs(directory: string, now = Date.now()): number {
 const DAY_MS = 86_400_000
 const LOOK_MS = 3_600_000
 
-/** Backs up once a day while the workshop runs. Answers with what ends it. */
-export function backUpDaily(directory: string): () => void {
+/** Backs up once a day while the workshop runs. Answers with what ends it, once the one being made is whole. */
+export function backUpDaily(directory: string): () => Promise<void> {
   const look = async () => {
     if (sinceBackupMs(directory) < DAY_MS) return
     const made = await backUp(directory)
     if (!made.ok) console.error(made.error.message)
   }
-  const timer = setInterval(() => look().catch((error) => console.error(error)), LOOK_MS)
+  let making = Promise.resolve()
+  const begin = () => {
+    making = look().catch((error) => console.error(error))
+  }
+  const timer = setInterval(begin, LOOK_MS)
   timer.unref()
-  look().catch((error) => console.error(error))
-  return () => clearInterval(timer)
+  begin()
+  return async () => {
+    clearInterval(timer)
+    await making
+  }
 }

@@ -203,6 +203,13 @@ describe('backups', () => {
     await again.close()
   })
 
+  it('one being made as the workshop stops is made whole first', async () => {
+    const data = await used('a')
+    const shop = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: true, share: false }))
+    await shop.close()
+    expect(readdirSync(backupsIn(data))).toEqual([expect.stringMatching(/\.db$/)])
+  })
+
   it('a backup of nothing is refused', async () => {
     expect(await backUp(fresh())).toMatchObject({ ok: false, error: { code: 'no-data' } })
   })
@@ -317,6 +324,15 @@ describe('a machine in trouble', () => {
     await store.db.get(sql.raw(`PRAGMA max_page_count = 100000`))
     await store.write(many)
     expect(await store.db.select().from(bicycles)).toHaveLength(401)
+  })
+
+  it('kept within a size, it is full at that size', async () => {
+    const data = await used('a')
+    const store = expectOk(await openStore(data, 0.001))
+    open.push(store)
+    const failed = await hang(store, 'b'.repeat(100_000)).catch((error: unknown) => error)
+    expect(troubleOf(failed)?.code).toBe('disk-full')
+    await hang(store, 'c')
   })
 
   it('is told apart from what else may go wrong', () => {

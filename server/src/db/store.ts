@@ -43,9 +43,18 @@ const PRAGMAS = [
   'PRAGMA busy_timeout = 5000',
 ]
 
-async function prepare(client: Client): Promise<void> {
-  for (const pragma of PRAGMAS) await client.execute(pragma)
-}
+/** Lays its pragmas on a fresh connection; `mostMb` is how large the file may grow. */
+type Prepare = (client: Client) => Promise<void>
+
+const prepareWith =
+  (mostMb?: number): Prepare =>
+  async (client) => {
+    for (const pragma of PRAGMAS) await client.execute(pragma)
+    if (mostMb === undefined) return
+    const { rows } = await client.execute('PRAGMA page_size')
+    const pages = Math.max(1, Math.floor((mostMb * 1e6) / Number(rows[0]?.page_size)))
+    await client.execute(`PRAGMA max_page_count = ${pages}`)
+  }
 
 function makeDirectory(directory: string): Outcome<() => void> {
   try {
@@ -106,8 +115,12 @@ async function standsAgainst(directory: string, path: string): Promise<Outcome<n
 /** After this much rest everything stands in the one file. */
 const REST_MS = 20_000
 
-/** Opens the workshop's data, bringing an older file up to date. Refuses a directory it cannot write, a newer file, and one that lost something. */
-export async function openStore(directory: string): Promise<Outcome<Store>> {
+/**
+ * Opens the workshop's data, bringing an older file up to date; it grows to `mostMb` at most, if given. Refuses a directory
+ * it cannot write, a newer file, and one that lost something.
+ */
+export async function openStore(directory: string, mostMb?: number): Promise<Outcome<Store>> {
+  const prepare = prepareWith(mostMb)
   const locked = makeDirectory(directory)
   if (!locked.ok) return locked
   const path = databaseIn(directory)
@@ -139,7 +152,7 @@ export async function openStore(directory: string): Promise<Outcome<Store>> {
     await migrate(db, { migrationsFolder: MIGRATIONS })
     await prepare(client)
     writeRun(directory, 'open')
-    return ok(new OpenStore(client, db, directory, isNew, unchecked, locked.value))
+    return ok(new OpenStore(client, prepare, db, directory, isNew, unchecked, locked.value))
   } catch (error) {
     return giveUp(
       refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${(error as Error).message}`),
@@ -155,6 +168,7 @@ class OpenStore implements Store {
 
   constructor(
     private readonly client: Client,
+    private readonly prepare: Prepare,
     readonly db: Db,
     private readonly directory: string,
     readonly isNew: boolean,
@@ -195,7 +209,8 @@ class OpenStore implements Store {
   readonly write = async (statements: readonly Statement[]): Promise<void> => {
     this.stopOnTrouble()
     // A connection opened anew makes its log anew.
-    if (await writeAll(this.client, this.db, statements)) this.moved = watchFiles(databaseIn(this.directory))
+    if (await writeAll(this.client, this.prepare, this.db, statements))
+      this.moved = watchFiles(databaseIn(this.directory))
     this.stopOnTrouble()
     this.rest()
   }
@@ -230,7 +245,12 @@ export const isTaken = (error: unknown): boolean => {
 }
 
 /** After one SQLITE_BUSY the client fails every later batch until it reconnects: reconnect once and try again. True where it had to. */
-async function writeAll(client: Client, db: Db, [first, ...rest]: readonly Statement[]): Promise<boolean> {
+async function writeAll(
+  client: Client,
+  prepare: Prepare,
+  db: Db,
+  [first, ...rest]: readonly Statement[],
+): Promise<boolean> {
   if (!first) return false
   try {
     await db.batch([first, ...rest])

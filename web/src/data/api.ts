@@ -1,5 +1,5 @@
 import type { End } from '@overhaul/core/brake/dimension'
-import type { Move, Part, PartShape } from '@overhaul/core/drawer/part'
+import type { Part, PartShape } from '@overhaul/core/drawer/part'
 import type { BadRow } from '@overhaul/core/drawer/rows'
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
@@ -172,8 +172,6 @@ export const api = {
   drawer: () => call<readonly Part[]>('GET', 'drawer'),
   newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),
   changePart: (id: string, change: Partial<PartShape>) => call<Part>('PATCH', `drawer/${id}`, change),
-  moveParts: (moves: readonly Move[]) =>
-    call<{ accepted: readonly string[]; known: readonly string[] }>('POST', 'drawer/moves', moves),
   moves: (jobId?: string) => call<readonly PartMove[]>('GET', `drawer/moves${jobId ? `?jobId=${jobId}` : ''}`),
   drawerFile: (text: string, by: string, dryRun: boolean) =>
     call<FileReport>('POST', `drawer/drawer.csv?dryRun=${dryRun}&by=${encodeURIComponent(by)}`, text, 'text/csv'),

@@ -40,10 +40,14 @@ export const change = (...made: readonly NewChange[]): Promise<void> =>
     ),
   )
 
+/** Moves of parts are known by their ids: one made again is another move. */
+const madeAnew = (body: unknown): unknown =>
+  Array.isArray(body) ? body.map((each: object) => ('id' in each ? { ...each, id: newId() } : each)) : body
+
 /** Makes the last change as it was before: that is a change like any other. */
 export function undo({ about, says, undo: back, method, path, body }: Change): Promise<void> {
   changes.forgetLast()
-  const again: Request = { method, path, body }
+  const again: Request = { method, path, body: madeAnew(body) }
   return change(
     ...back.map((request): NewChange => ({ ...request, about, says: `taken back: ${says}`, undo: [again] })),
   )
@@ -52,5 +56,8 @@ export function undo({ about, says, undo: back, method, path, body }: Change): P
 /** Drops a change the server refused. */
 export const dropChange = (id: string): Promise<void> =>
   changes.drop(changes.snapshot().waiting.filter((each) => each.id === id))
+
+/** What was written last from this screen. */
+export const lastChange = (): Change | undefined => changes.snapshot().last[0]
 
 export const useChanges = () => useSyncExternalStore(changes.subscribe, changes.snapshot)

@@ -1,44 +1,75 @@
+import 'fake-indexeddb/auto'
+import { openDB } from 'idb'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { Away } from './api.ts'
-import { moveOnce } from './drawer.ts'
 
-const TAKE = [{ partId: 'washer', delta: -1, by: '3' }]
-let sent: string[][]
+interface Sent {
+  readonly id: string
+  readonly partId: string
+  readonly delta: number
+}
+const TAKE = [{ partId: 'washer', name: 'washer', delta: -1, by: '3' }]
+let sent: Sent[]
 let answer: () => Response | Error
+
+const accept = () => Response.json({ accepted: [], known: [] }, { status: 201 })
+
+/** A screen freshly loaded: the module's memory gone, the browser's store kept. */
+async function screen() {
+  vi.resetModules()
+  const drawer = await import('./drawer.ts')
+  const changes = await import('./changes.ts')
+  await changes.startChanges(async () => undefined)
+  return { ...drawer, ...changes }
+}
 
 beforeEach(() => {
   sent = []
-  answer = () => Response.json({ accepted: [], known: [] }, { status: 201 })
+  answer = accept
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+  vi.stubGlobal('window', { addEventListener: () => undefined })
   vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
-    sent.push((JSON.parse(body) as { id: string }[]).map(({ id }) => id))
+    sent.push(...(JSON.parse(body) as Sent[]))
     const given = answer()
     if (given instanceof Error) throw given
     return given
   })
 })
-afterEach(() => vi.unstubAllGlobals())
+afterEach(async () => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+  const db = await openDB('overhaul', 2)
+  if (db.objectStoreNames.contains('changes')) await db.clear('changes')
+  db.close()
+})
 
 describe('a part taken', () => {
-  it('pressed twice after a time-out is taken once: the same move goes again', async () => {
+  it('whose answer was lost goes again over a reload, as the same move', async () => {
     answer = () => new Error('timed out')
-    await expect(moveOnce(TAKE)).rejects.toBeInstanceOf(Away)
-    answer = () => Response.json({ accepted: [], known: [] })
-    await moveOnce(TAKE)
+    const first = await screen()
+    await first.moveParts(TAKE)
+    answer = accept
+    await screen()
+    expect(sent).toHaveLength(2)
     expect(sent[1]).toEqual(sent[0])
+    await screen()
+    expect(sent).toHaveLength(2)
   })
 
-  it('pressed twice with an answer between is taken twice', async () => {
-    await moveOnce(TAKE)
-    await moveOnce(TAKE)
-    expect(sent[1]).not.toEqual(sent[0])
+  it('twice is two moves', async () => {
+    const { moveParts } = await screen()
+    await moveParts(TAKE)
+    await moveParts(TAKE)
+    expect(new Set(sent.map(({ id }) => id)).size).toBe(2)
   })
 
-  it('refused, and put right, is another move', async () => {
-    answer = () =>
-      Response.json({ error: { code: 'not-there', field: 'delta', message: 'Only 0 left.' } }, { status: 409 })
-    await expect(moveOnce(TAKE)).rejects.toThrow('Only 0 left')
-    answer = () => Response.json({ accepted: [], known: [] })
-    await moveOnce(TAKE)
-    expect(sent[1]).not.toEqual(sent[0])
+  it('taken back and taken again, it is moved three times', async () => {
+    const { moveParts, undo, lastChange } = await screen()
+    await moveParts(TAKE)
+    for (let press = 0; press < 2; press += 1) {
+      const last = lastChange()
+      if (last) await undo(last)
+    }
+    expect(sent.map(({ delta }) => delta)).toEqual([-1, 1, -1])
+    expect(new Set(sent.map(({ id }) => id)).size).toBe(3)
   })
 })

@@ -1,48 +1,40 @@
 import type { Move } from '@overhaul/core/drawer/part'
-import { useMutation, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { ApiFault, Away, api, type HeldPart, type PartMove } from './api.ts'
+import { api, type HeldPart, type PartMove, type Request } from './api.ts'
+import { change, useChanges } from './changes.ts'
 import { newId } from './ids.ts'
 import { queryClient } from './queries.ts'
 
-const DRAWER = ['drawer'] as const
-const movesKey = (jobId?: string) => ['drawer', 'moves', jobId ?? 'all'] as const
+/** What changes of the drawer are about. */
+export const DRAWER = 'drawer'
+const movesKey = (jobId?: string) => [DRAWER, 'moves', jobId ?? 'all'] as const
 
-export const useDrawer = () => useQuery({ queryKey: [...DRAWER, 'parts'], queryFn: api.drawer })
+export const useDrawer = () => useQuery({ queryKey: [DRAWER, 'parts'], queryFn: api.drawer })
 
 export const useMoves = (jobId?: string) => useQuery({ queryKey: movesKey(jobId), queryFn: () => api.moves(jobId) })
 
-export const refreshDrawer = () => queryClient.invalidateQueries({ queryKey: DRAWER })
+export const refreshDrawer = () => queryClient.invalidateQueries({ queryKey: [DRAWER] })
 
-const MOST_RETRIES = 5
-const RETRY_MS = 2000
+/** A part to take or put in; `name` for whoever waits for it. */
+export type NewMove = Omit<Move, 'id'> & { readonly name: string }
 
-/** Moves that were sent and not answered: pressed again they are the same moves, not more of them. */
-const unanswered = new Map<string, readonly Move[]>()
+const asked = (moves: readonly NewMove[], sign: 1 | -1): Request => ({
+  method: 'POST',
+  path: 'drawer/moves',
+  body: moves.map(({ name: _, delta, ...move }) => ({ ...move, id: newId(), delta: sign * delta })),
+})
 
-/** Takes and returns parts; whatever becomes of the answer, each once. */
-export async function moveOnce(moves: readonly Omit<Move, 'id'>[]) {
-  const key = JSON.stringify(moves)
-  const made = unanswered.get(key) ?? moves.map((move) => ({ ...move, id: newId() }))
-  unanswered.set(key, made)
-  try {
-    const answer = await api.moveParts(made)
-    unanswered.delete(key)
-    return answer
-  } catch (error) {
-    if (error instanceof ApiFault) unanswered.delete(key)
-    throw error
-  }
-}
+const sayMoves = (moves: readonly NewMove[]): string =>
+  moves.map(({ name, delta }) => `${Math.abs(delta)} × ${name} ${delta < 0 ? 'taken' : 'put in'}`).join(', ')
 
-/** Moves parts and shows the drawer as it then is; a failed move is shown too, as somebody else may have been there. */
-export const useMoveParts = () =>
-  useMutation({
-    mutationFn: moveOnce,
-    retry: (count, error) => error instanceof Away && count < MOST_RETRIES,
-    retryDelay: RETRY_MS,
-    onSettled: refreshDrawer,
-  })
+/** Takes and returns parts. Kept and sent like every change, each move once; taken back, the opposite is moved. */
+export const moveParts = (moves: readonly NewMove[]): Promise<void> =>
+  change({ ...asked(moves, 1), about: DRAWER, says: sayMoves(moves), undo: [asked(moves, -1)] })
+
+/** A move of the drawer is on its way: what is counted here is not the last of it. */
+export const useIsMoving = (): boolean =>
+  useChanges().waiting.some(({ about, refused }) => about === DRAWER && !refused)
 
 /** What a job holds of the drawer: taken less returned. */
 export function useHeld(jobId: string): readonly HeldPart[] {

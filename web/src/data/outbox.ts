@@ -72,4 +72,13 @@ export function drop(id: string, withHeldBack = false): Promise<void> {
   )
 }
 
+/** Written on a log that went back to a backup: whether this is what stands against it. */
+export const isBehind = ({ refused }: Waiting): boolean => refused?.code === 'log-behind'
+
+/** Writes what a job's log, gone back to a backup, did not take, on that log as it now is. */
+export function writeAgain(jobId: string, basedOn: number): Promise<void> {
+  const behind = outbox.snapshot().waiting.filter((each) => each.jobId === jobId && isBehind(each))
+  return outbox.renew(behind, ({ refused: _, entry, ...each }) => ({ ...each, entry: { ...entry, basedOn } }))
+}
+
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.snapshot)

@@ -85,6 +85,14 @@ export class Queue<T extends Queued> {
     await this.sendAll()
   }
 
+  /** Refused ones made so that they may be taken, and sent again. */
+  async renew(refused: readonly T[], made: (each: T) => T): Promise<void> {
+    const renewed = new Map(refused.map((each) => [each, made(each)]))
+    this.tell({ waiting: this.now.waiting.map((each) => renewed.get(each) ?? each) })
+    await this.keep([...renewed.values()])
+    await this.sendAll()
+  }
+
   /** What was sent last is no longer offered to be undone. */
   forgetLast(): void {
     this.tell({ last: [] })

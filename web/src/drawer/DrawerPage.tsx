@@ -4,9 +4,10 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { phone } from '../app/theme.ts'
-import { useDrawer, useMoveParts } from '../data/drawer.ts'
+import { DRAWER, moveParts, useDrawer } from '../data/drawer.ts'
 import { Mark } from '../drawing/Mark.tsx'
 import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
+import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { DrawerFile } from './DrawerFile.tsx'
 import { EditPart } from './EditPart.tsx'
 import { matchesPart } from './filter.ts'
@@ -76,6 +77,7 @@ export default function DrawerPage() {
         </FileLink>
         <Press onPress={() => setOpen({ kind: 'file' })}>Read a CSV</Press>
       </Tools>
+      <WaitingChanges about={DRAWER} />
       {open?.kind === 'new' && <EditPart onClose={close} />}
       {open?.kind === 'file' && <DrawerFile onClose={close} />}
       {isPending && <Slate>Opening the drawer…</Slate>}
@@ -108,8 +110,8 @@ export default function DrawerPage() {
 
 function PartRow({ part, onEdit }: { part: Part; onEdit: () => void }) {
   const { by } = useSettings()
-  const move = useMoveParts()
-  const by1 = (delta: number) => move.mutate([{ partId: part.id, delta, by, why: delta < 0 ? 'taken' : 'put in' }])
+  const by1 = (delta: number) =>
+    moveParts([{ partId: part.id, name: part.name, delta, by, why: delta < 0 ? 'taken' : 'put in' }])
   const short = isShort(part)
   return (
     <Row>
@@ -118,17 +120,16 @@ function PartRow({ part, onEdit }: { part: Part; onEdit: () => void }) {
         <b>{part.name}</b> <Slate>{part.code}</Slate>
         <br />
         <Slate>{sayDimensions(part)}</Slate>
-        {move.error && <Complaint>{move.error.message}</Complaint>}
       </span>
       <Count>
         {part.count}
         {part.minimum > 0 && <small>at least {part.minimum}</small>}
       </Count>
       <span style={{ display: 'flex', gap: 6 }}>
-        <Press aria-label={`take one ${part.name}`} isDisabled={move.isPending} onPress={() => by1(-1)}>
+        <Press aria-label={`take one ${part.name}`} onPress={() => by1(-1)}>
           −
         </Press>
-        <Press aria-label={`put in one ${part.name}`} isDisabled={move.isPending} onPress={() => by1(1)}>
+        <Press aria-label={`put in one ${part.name}`} onPress={() => by1(1)}>
           +
         </Press>
         <Press aria-label={`change ${part.name}`} onPress={onEdit}>

@@ -14,13 +14,13 @@ import { useBicycle } from '../data/queries.ts'
 import { useKept } from '../data/use-kept.ts'
 import { Options } from '../ui/Options.tsx'
 import { Complaint, Page, Press, Slate } from '../ui/parts.tsx'
+import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { Figures, WriteDown } from './Figures.tsx'
 import { following, readFigures, showFigure, type Typed, unitWords } from './figures.ts'
 import { Hanging } from './Hanging.tsx'
 import { Bench, Column, Ends } from './layout.ts'
 import { Naming } from './Naming.tsx'
 import { ShapeDrawing } from './ShapeDrawing.tsx'
-import { WaitingChanges } from './Waiting.tsx'
 
 const ENDS = [
   { id: 'front', title: 'front' },

@@ -5,8 +5,8 @@ import styled from 'styled-components'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
 import { MarkShape, stationWords } from '../drawing/Mark.tsx'
-import { WaitingChanges } from '../hardware/Waiting.tsx'
 import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
+import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
 
 const Tools = styled.div`

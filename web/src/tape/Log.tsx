@@ -6,7 +6,7 @@ import type { FoldedEntry } from '@overhaul/core/stand/fold'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { drop, isHeldBack, type Waiting } from '../data/outbox.ts'
+import { drop, isBehind, isHeldBack, type Waiting, writeAgain } from '../data/outbox.ts'
 import { Press } from '../ui/parts.tsx'
 
 const Strip = styled.ol`
@@ -85,6 +85,9 @@ export function Log({ job, length, waiting, write, picked, onPick }: Props) {
         {refused[0].refused?.message}
         {held.length > 0 && (
           <span>Measured after it, and waiting: {held.map(({ entry }) => describe(entry, naming)).join(' · ')}.</span>
+        )}
+        {isBehind(first) && (
+          <Press onPress={() => writeAgain(first.jobId, job.state.lastSeq)}>Write it on this log</Press>
         )}
         {held.length > 0 && (
           <Press onPress={() => drop(first.entry.id, true)}>Drop it and what was measured after it</Press>

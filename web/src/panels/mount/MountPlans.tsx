@@ -10,10 +10,11 @@ import { showQuantity } from '@overhaul/core/stand/describe'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
-import { useHeld, useMoveParts } from '../../data/drawer.ts'
+import { DRAWER, moveParts, useHeld, useIsMoving } from '../../data/drawer.ts'
 import { Mark, type Shape } from '../../drawing/Mark.tsx'
 
 import { Check, Complaint, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { WaitingChanges } from '../../waiting/WaitingChanges.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 
@@ -207,7 +208,7 @@ function ChooseIt({ plan, write }: { plan: Plan; write: NotesProps['write'] }) {
 function TakeParts({ plan, jobId }: { plan: Plan; jobId: string }) {
   const { by } = useSettings()
   const held = useHeld(jobId)
-  const move = useMoveParts()
+  const isMoving = useIsMoving()
   if (plan.parts.length === 0 && held.length === 0) return null
   const wanted = plan.parts.flatMap(({ partId, name, count }) => {
     const has = held.find((each) => each.partId === partId)?.count ?? 0
@@ -218,24 +219,22 @@ function TakeParts({ plan, jobId }: { plan: Plan; jobId: string }) {
       {held.length > 0 && <p>Taken for this job: {held.map(({ name, count }) => `${count} × ${name}`).join(', ')}.</p>}
       <Row>
         {wanted.length > 0 && (
-          <Press
-            go
-            isDisabled={move.isPending}
-            onPress={() => move.mutate(wanted.map(({ partId, delta }) => ({ partId, delta, jobId, by })))}
-          >
+          <Press go isDisabled={isMoving} onPress={() => moveParts(wanted.map((each) => ({ ...each, jobId, by })))}>
             {`Take from the drawer: ${wanted.map(({ name, delta }) => `${-delta} × ${name}`).join(', ')}`}
           </Press>
         )}
         {held.length > 0 && (
           <Press
-            isDisabled={move.isPending}
-            onPress={() => move.mutate(held.map(({ partId, count }) => ({ partId, delta: count, jobId, by })))}
+            isDisabled={isMoving}
+            onPress={() =>
+              moveParts(held.map(({ partId, name, count }) => ({ partId, name, delta: count, jobId, by })))
+            }
           >
             Give back
           </Press>
         )}
       </Row>
-      {move.error && <Complaint>{move.error.message}</Complaint>}
+      <WaitingChanges about={DRAWER} />
     </>
   )
 }

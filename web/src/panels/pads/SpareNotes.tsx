@@ -3,8 +3,9 @@ import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
-import { useDrawer, useMoveParts } from '../../data/drawer.ts'
-import { Complaint, Label, Press, Slate } from '../../ui/parts.tsx'
+import { DRAWER, moveParts, useDrawer, useIsMoving } from '../../data/drawer.ts'
+import { Label, Press, Slate } from '../../ui/parts.tsx'
+import { WaitingChanges } from '../../waiting/WaitingChanges.tsx'
 import type { NotesProps } from '../notes.ts'
 
 const Pads = styled.li`
@@ -22,13 +23,13 @@ const Pads = styled.li`
 export function SpareNotes({ job, jobId, length, write }: Omit<NotesProps, 'onWorked'> & { readonly jobId: string }) {
   const { by } = useSettings()
   const { data: stock = [] } = useDrawer()
-  const move = useMoveParts()
+  const isMoving = useIsMoving()
   const [lengthMm, heightMm, trackMm] = ['padLength', 'padTall', 'trackTall'].map((id) => lastReading(job.state, id))
   const spares = sparePads(stock, { rim: lastSeen(job.state, 'rimMaterial'), lengthMm, heightMm, trackMm })
-  const putOn = ({ part }: SparePads) =>
-    move.mutate([{ partId: part.id, delta: -1, jobId, by }], {
-      onSuccess: () => write(puttingOn(part)),
-    })
+  const putOn = ({ part }: SparePads) => {
+    moveParts([{ partId: part.id, name: part.name, delta: -1, jobId, by }])
+    write(puttingOn(part))
+  }
   const shown = shownUnit('mm', length)
   const size = ({ part: { dimensions } }: SparePads) =>
     `${[dimensions.lengthMm, dimensions.heightMm, dimensions.thicknessMm]
@@ -47,14 +48,14 @@ export function SpareNotes({ job, jobId, length, write }: Omit<NotesProps, 'onWo
               <Slate>{[each.say, `${each.part.count} left`].filter(Boolean).join(', ')}</Slate>
             </span>
             {!job.state.ended && (
-              <Press isDisabled={move.isPending} onPress={() => putOn(each)} aria-label={`Put on ${each.part.name}`}>
+              <Press isDisabled={isMoving} onPress={() => putOn(each)} aria-label={`Put on ${each.part.name}`}>
                 Put on
               </Press>
             )}
           </Pads>
         ))}
       </ul>
-      {move.error && <Complaint>{move.error.message}</Complaint>}
+      <WaitingChanges about={DRAWER} />
     </section>
   )
 }
