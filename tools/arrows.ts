@@ -63,9 +63,9 @@ export const WEB: Arrows = {
   tape: ['app', 'data', 'ui'],
   panels: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   stand: ['app', 'data', 'drafts', 'drawing', 'panels', 'tape', 'ui'],
-  hardware: ['app', 'data', 'drawing', 'ui', 'waiting'],
-  rack: ['data', 'drawing', 'ui', 'waiting'],
-  drawer: ['app', 'data', 'drawing', 'ui', 'waiting'],
+  hardware: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
+  rack: ['app', 'data', 'drawing', 'ui', 'waiting'],
+  drawer: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   handbook: ['app', 'ui'],
   print: ['app', 'data', 'drawing', 'ui'],
 }

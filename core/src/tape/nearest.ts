@@ -15,9 +15,29 @@ export function editDistance(a: string, b: string): number {
   return at(a.length, b.length)
 }
 
+/** A short word is soon another one: of those a single slip counts, of longer ones two. */
+const slipsIn = (word: string): number => (word.length <= 3 ? 1 : 2)
+
 /** The word a slip of the finger most likely meant, if any is near. */
 export function nearestWord(word: string, among: Iterable<string>): string | undefined {
   const ranked = [...among].map((each) => ({ each, edits: editDistance(word, each) })).sort((a, b) => a.edits - b.edits)
   const best = ranked[0]
-  return best && best.edits <= Math.max(1, Math.floor(word.length / 2)) ? best.each : undefined
+  return best && best.edits <= slipsIn(word) ? best.each : undefined
+}
+
+const SHORTEST = 4
+const MOST_NEAR = 3
+
+/** Words whose meaning has this word in it, or one that begins like it. */
+export function nearInSense<T extends { readonly means: string }>(word: string, among: readonly T[]): readonly T[] {
+  if (word.length < SHORTEST) return []
+  const stem = word.replace(/s$/, '')
+  return among
+    .filter(({ means }) =>
+      means
+        .toLowerCase()
+        .split(/[^a-z]+/)
+        .some((each) => each.startsWith(stem)),
+    )
+    .slice(0, MOST_NEAR)
 }

@@ -5,7 +5,8 @@ import { formatFraction } from '../quantity/number.ts'
 import { formatNumber } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { KIT, MODEL } from '../testing/stand.ts'
-import { readTape, vocabulary } from './tape.ts'
+import { readTape } from './tape.ts'
+import { vocabulary } from './words.ts'
 
 const MM = { kit: KIT, model: MODEL, length: 'mm' } as const
 const IN = { kit: KIT, model: MODEL, length: 'in' } as const

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { describe as say } from '../stand/describe.ts'
 import { KIT, MODEL } from '../testing/stand.ts'
-import { editDistance, nearestWord } from './nearest.ts'
-import { complete, readTape, vocabulary } from './tape.ts'
+import { exampleLine } from './example.ts'
+import { editDistance, nearestWord, nearInSense } from './nearest.ts'
+import { readTape } from './tape.ts'
+import { complete, vocabulary, wordsByStation } from './words.ts'
 
 const MM = { kit: KIT, model: MODEL, length: 'mm' } as const
 const IN = { kit: KIT, model: MODEL, length: 'in' } as const
@@ -97,6 +99,86 @@ describe('the tape', () => {
     ])
     expect(echo('anchor -2')).toEqual(['take cable in at the anchor 2.0 mm'])
     expect(echo('gl 1.0', 'in')).toEqual(['gap left 0.039 in'])
+  })
+})
+
+describe('words one can learn', () => {
+  it.each([
+    ['gap left 1.0', { reading: 'gapLeft', value: 1 }],
+    ['Gap Left 1.0 mm', { reading: 'gapLeft', value: 1 }],
+    ['gl=1.0', { reading: 'gapLeft', value: 1 }],
+    ['gl= 1.0', { reading: 'gapLeft', value: 1 }],
+    ['gl1.4', { reading: 'gapLeft', value: 1.4 }],
+    ['gl1/16in', { reading: 'gapLeft', value: 1.5875 }],
+    ['ls+1/2', { adjuster: 'leftScrew', amount: 0.5 }],
+    ['left screw +1/2', { adjuster: 'leftScrew', amount: 0.5 }],
+    ['wheel seated ok', { step: 'wheel-seated' }],
+    ['touches first left', { reading: 'firstTouch', value: 'left' }],
+    ['note gl=1 was a guess', { text: 'gl=1 was a guess' }],
+  ])('%s', (text, entry) => {
+    const line = read(text)
+    expect(line.error).toBeUndefined()
+    expect(line.entries).toMatchObject([entry])
+  })
+
+  it('several written out are as many entries', () => {
+    expect(read('gap left 1.0 gap right=1.9 bite22').entries).toMatchObject([
+      { reading: 'gapLeft', value: 1 },
+      { reading: 'gapRight', value: 1.9 },
+      { reading: 'biteTravel', value: 22 },
+    ])
+  })
+
+  it.each([
+    ['pads ok', 'pad', 'pads made for'],
+    ['pad alloy', 'pads', 'pads tight'],
+    ['sq 10', 'squeeze', 'ten hard squeezes, no slip'],
+    ['lr free', 'ls', 'left screw'],
+  ])('%s is answered with both meanings', (text, twin, means) => {
+    const { asides, error } = read(text)
+    expect([...asides, error?.message].join(' ')).toContain(`“${twin}” is ${means}`)
+  })
+  it('both of two words much alike are offered while one is typed', () => {
+    const offered = (text: string) => complete(text, MM).map((each) => each.word)
+    expect(offered('sq')).toEqual(expect.arrayContaining(['sq', 'squeeze']))
+    expect(offered('pads')).toEqual(['pads', 'pad'])
+    expect(offered('ls')).toEqual(expect.arrayContaining(['ls', 'lr']))
+  })
+
+  it('what is near in sense comes before what is near in letters', () => {
+    expect(nearInSense('toe', vocabulary(MM))).toEqual([])
+    expect(read('finger 75').error?.message).toMatch(/Perhaps lf \d\d \(lever pivot to finger\)/)
+    expect(read('screws 1').error?.message).toMatch(/left screw.*right screw/)
+    expect(read('gk 1').error?.message).toContain('Nearest: gl')
+    expect(read('zz 1').error?.message).toContain('Type ? for the list')
+  })
+
+  it('every word stands once in the list by station', () => {
+    const listed = wordsByStation(MM).flatMap(({ words }) => words.map(({ word }) => word))
+    expect([...listed].sort()).toEqual(
+      vocabulary(MM)
+        .map(({ word }) => word)
+        .sort(),
+    )
+    const at = (title: string) =>
+      wordsByStation(MM)
+        .find((each) => each.title === title)
+        ?.words.map(({ word }) => word)
+    expect(at('Wheel')).toEqual(expect.arrayContaining(['wheel', 'hub', 'lat']))
+    expect(at('Bite')).toEqual(expect.arrayContaining(['gl', 'gr', 'bite']))
+  })
+
+  it('an example is of what is asked for, and is taken by the tape', () => {
+    const ask = { readings: ['gapLeft', 'gapRight', 'biteTravel'] }
+    const line = exampleLine(MM, ask, (id) => (id === 'biteTravel' ? 20 : 1.2))
+    expect(line).toBe('gl 1.2  gr 1.2  bite 20')
+    expect(exampleLine(MM, { step: 'wheel' }, () => undefined)).toBe('wheel ok')
+    expect(exampleLine(MM, { moves: [{ adjuster: 'leftScrew', amount: -0.5 }] }, () => undefined)).toBe('ls -1/2')
+    for (const step of KIT.steps) {
+      if (!('readings' in step.done)) continue
+      const example = exampleLine(MM, { readings: step.done.readings }, () => undefined)
+      expect(read(example).error, example).toBeUndefined()
+    }
   })
 })
 

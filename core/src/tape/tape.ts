@@ -1,116 +1,71 @@
 import { LOOSENED, SQUEEZES } from '../brake/acts.ts'
 import type { Kit } from '../brake/kit.ts'
-import type { BrakeModel } from '../brake/model.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf } from '../brake/school.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { nearestWord } from './nearest.ts'
-
-/** A word the tape understands. */
-export interface Word {
-  readonly word: string
-  readonly means: string
-  /** How it is written, shown while typing. */
-  readonly form: string
-}
+import { nearestWord, nearInSense } from './nearest.ts'
+import { REST, tokensOf, twinsOf, vocabulary, type Word, type Written } from './words.ts'
 
 export interface TapeLine {
   readonly entries: readonly EntryBody[]
   readonly error?: Fault
-}
-
-/** The brake a tape is written at. */
-export interface Written {
-  readonly kit: Kit
-  readonly model: BrakeModel
+  /** What a word much like one that was written would have meant. */
+  readonly asides: readonly string[]
 }
 
 export interface TapeContext extends Written {
   readonly length: LengthUnit
 }
 
-/** Words that swallow the rest of the line. */
-const REST = new Set(['note', 'skip', 'release', 'close'])
-
-/** Everything the tape understands on this brake. The shorthand is part of the product's interface. */
-export function vocabulary({ kit, model }: Written): readonly Word[] {
-  return [
-    ...kit.readings.map(({ shorthand, title, unit }) => ({
-      word: shorthand,
-      means: title,
-      form: `${shorthand} ${unit === 'turn' ? '1 1/2' : unit === 'mm' ? '1.4' : '80'}`,
-    })),
-    ...kit.seen.map(({ shorthand, title, options }) => ({
-      word: shorthand,
-      means: title,
-      form: `${shorthand} ${options.map((each) => each.id).join(' | ')}`,
-    })),
-    ...model.adjusters.map(({ shorthand, title, unit, plus, minus }) => ({
-      word: shorthand,
-      means: title,
-      form: `${shorthand} ${unit === 'turn' ? '+1/2' : '+2'} (+ ${plus.toLowerCase()}, − ${minus.toLowerCase()})`,
-    })),
-    ...kit.steps.flatMap(({ shorthand, title }) =>
-      shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok | no` }] : [],
-    ),
-    { word: 'sq', means: 'squeezed', form: 'sq 10' },
-    {
-      word: 'school',
-      means: kit.schools.map(({ title }) => title).join(', '),
-      form: `school ${kit.schools
-        .flatMap(({ options }) =>
-          options.map(({ id, amount }) => (amount?.unit === 'mm' ? `${id} ${amount.usual}` : id)),
-        )
-        .join(' | ')}`,
-    },
-    { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
-    { word: 'loose', means: 'loosened', form: `loose ${Object.keys(LOOSENED).join(' | ')}` },
-    { word: 'torque', means: 'fastener tightened', form: 'torque anchor 6' },
-    { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
-    { word: 'note', means: 'a note', form: 'note …' },
-    { word: 'release', means: 'sign the job', form: 'release 7' },
-    { word: 'close', means: 'end the job unreleased, not to be ridden', form: 'close 7 rim worn through' },
-  ]
-}
-
-/** Words that could complete what is being typed at the end of the line. */
-export function complete(text: string, at: Written): readonly Word[] {
-  const tail = /(?:^|\s)(\S*)$/.exec(text)?.[1] ?? ''
-  const started = text.trim().split(/\s+/)[0] ?? ''
-  if (tail === '' || /^[\d+\-−.,/]/.test(tail) || (REST.has(started) && text.trim() !== started)) return []
-  return vocabulary(at).filter(({ word }) => word.startsWith(tail.toLowerCase()))
-}
-
 /**
  * Reads a line of bench shorthand: `gl 1.4  gr 1.9  bite 22`, `ls +1/2`, `wheel ok`, `note …`.
- * Entries before the first fault are returned with it, so that the echo shows what was understood.
+ * Titles written out (`gap left 1.4`), `gl=1.4` and `gl1.4` say the same. Entries before the first fault are returned
+ * with it, so that the echo shows what was understood.
  */
 export function readTape(text: string, context: TapeContext): TapeLine {
   const known = vocabulary(context)
   const words = new Set(known.map(({ word }) => word))
   const oneWord = oneWords(context.kit)
-  const tokens = text.trim().split(/\s+/).filter(Boolean)
+  const tokens = tokensOf(text, known)
   const entries: EntryBody[] = []
+  const asides: string[] = []
   let at = 0
   while (at < tokens.length) {
     const word = (tokens[at] as string).toLowerCase()
     if (!words.has(word)) {
-      const near = nearestWord(word, words)
-      const hint = near ? `Nearest: ${known.find((each) => each.word === near)?.form}.` : 'Type ? for the list.'
-      return {
-        entries,
-        error: { code: 'unknown-word', field: 'tape', message: `“${tokens[at]}” is not on the tape’s list. ${hint}` },
-      }
+      const message = `“${tokens[at]}” is not on the tape’s list. ${perhaps(word, known)}`
+      return { entries, asides, error: { code: 'unknown-word', field: 'tape', message } }
     }
     const end = argumentsEnd(word, tokens, at + 1, words, oneWord)
     const read = readWord(word, tokens.slice(at + 1, end), context)
-    if (!read.ok) return { entries, error: read.error }
+    const aside = twinsOf(word, known).map((twin) => `“${twin.word}” is ${twin.means}`)
+    if (!read.ok) {
+      const message = [read.error.message, ...aside.map((each) => `${each}.`)].join(' ')
+      return { entries, asides, error: { ...read.error, message } }
+    }
     entries.push(read.value)
+    asides.push(...aside)
     at = end
   }
-  return { entries }
+  return { entries, asides }
+}
+
+/** What may have been meant by a word nobody knows: near in sense first, then a slip of the finger. */
+function perhaps(word: string, known: readonly Word[]): string {
+  const near = nearInSense(word, known)
+  const slip =
+    near.length > 0
+      ? undefined
+      : nearestWord(
+          word,
+          known.map((each) => each.word),
+        )
+  if (slip) return `Nearest: ${known.find((each) => each.word === slip)?.form}.`
+  return near.length > 0
+    ? `Perhaps ${near.map(({ form, means }) => `${form} (${means})`).join(', ')}.`
+    : 'Type ? for the list.'
 }
 
 const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end', 'ear', 'feel'])

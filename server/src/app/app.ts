@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
+import staticGzip from 'express-static-gzip'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
 import { calculationRoutes } from '../calculations/calculations.ts'
@@ -92,6 +93,14 @@ export interface Served {
   readonly web?: string
 }
 
+/** What was built, as it was compressed when it was built; its names change with what is in it. */
+const compressed = (folder: string): RequestHandler =>
+  staticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br'],
+    serveStatic: { immutable: true, maxAge: '1y', index: false },
+  })
+
 /** The HTTP face of the workshop. No formula lives here. */
 export function createApp({ store, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
   const app = express()
@@ -117,7 +126,7 @@ export function createApp({ store, ledger, streams, drawer, hosts, door, places,
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)
   if (web && existsSync(web)) {
-    app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }), onUnknown)
+    app.use('/assets', compressed(join(web, 'assets')), onUnknown)
     app.use(express.static(web, { index: false, maxAge: 0 }))
     app.get(/.*/, page(join(web, 'index.html')))
   }

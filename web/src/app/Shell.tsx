@@ -1,20 +1,21 @@
 import { type ReactNode, useEffect, useState } from 'react'
+import { Button, I18nProvider } from 'react-aria-components'
 import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
 import { useOutbox } from '../data/outbox.ts'
 import { useDoor, useTrouble } from '../data/queries.ts'
 import { DoorPage } from '../door/DoorPage.tsx'
+import { Notices } from '../ui/Notices.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
-import { GlobalStyle, phone, upright } from './theme.ts'
+import { GlobalStyle, phone } from './theme.ts'
 
 const Page = styled.div`
-  height: 100%;
+  height: 100dvh;
   display: flex;
   flex-direction: column;
-  ${upright} {
+  @media print {
     height: auto;
-    min-height: 100%;
   }
 `
 const Head = styled.header`
@@ -66,7 +67,7 @@ const Subject = styled.span`
     flex: 1 0 60%;
   }
 `
-const Switch = styled.button`
+const Switch = styled(Button)`
   all: unset;
   cursor: pointer;
   min-height: 44px;
@@ -74,7 +75,7 @@ const Switch = styled.button`
   display: inline-grid;
   place-items: center;
   color: var(--slate);
-  &:focus-visible {
+  &[data-focus-visible] {
     outline: 3px solid var(--predicted);
   }
   b {
@@ -112,49 +113,50 @@ export function Shell() {
     document.querySelector('meta[name=theme-color]')?.setAttribute('content', sheet === 'night' ? '#131B23' : '#F3F0E7')
   }, [sheet])
   return (
-    <Page>
-      <GlobalStyle />
-      <Head>
-        <Name>overhaul</Name>
-        <nav aria-label="Rooms">
-          <NavLink to="/" end>
-            Rack
-          </NavLink>
-          {onStand && (
-            <NavLink to={pathname} aria-current="page">
-              Stand
+    <I18nProvider locale="en-US">
+      <Page>
+        <GlobalStyle />
+        <Notices />
+        <Head>
+          <Name>overhaul</Name>
+          <nav aria-label="Rooms">
+            <NavLink to="/" end>
+              Rack
             </NavLink>
-          )}
-          <NavLink to="/drawer">Drawer</NavLink>
-          <NavLink to="/handbook">Handbook</NavLink>
-          {door.data?.shared && door.data.may === 'host' && <NavLink to="/share">Share</NavLink>}
-        </nav>
-        <Subject id={SUBJECT} />
-        <Switch
-          type="button"
-          aria-label={`lengths in ${length === 'mm' ? 'millimetres' : 'inches'}, switch`}
-          onClick={() => changeSettings({ length: length === 'mm' ? 'in' : 'mm' })}
-        >
-          <span>
-            {length === 'mm' ? <b>mm</b> : 'mm'} | {length === 'in' ? <b>in</b> : 'in'}
-          </span>
-        </Switch>
-        <Switch
-          type="button"
-          aria-label={sheet === 'night' ? 'day sheet' : 'night sheet'}
-          onClick={() => changeSettings({ sheet: sheet === 'night' ? 'day' : 'night' })}
-        >
-          {sheet === 'night' ? 'day' : 'night'}
-        </Switch>
-      </Head>
-      <OutboxLine />
-      {door.data?.may === 'read' && (
-        <Unsent role="status">
-          <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
-        </Unsent>
-      )}
-      {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
-    </Page>
+            {onStand && (
+              <NavLink to={pathname} aria-current="page">
+                Stand
+              </NavLink>
+            )}
+            <NavLink to="/drawer">Drawer</NavLink>
+            <NavLink to="/handbook">Handbook</NavLink>
+            {door.data?.shared && door.data.may === 'host' && <NavLink to="/share">Share</NavLink>}
+          </nav>
+          <Subject id={SUBJECT} />
+          <Switch
+            aria-label={`lengths in ${length === 'mm' ? 'millimetres' : 'inches'}, switch`}
+            onPress={() => changeSettings({ length: length === 'mm' ? 'in' : 'mm' })}
+          >
+            <span>
+              {length === 'mm' ? <b>mm</b> : 'mm'} | {length === 'in' ? <b>in</b> : 'in'}
+            </span>
+          </Switch>
+          <Switch
+            aria-label={sheet === 'night' ? 'day sheet' : 'night sheet'}
+            onPress={() => changeSettings({ sheet: sheet === 'night' ? 'day' : 'night' })}
+          >
+            {sheet === 'night' ? 'day' : 'night'}
+          </Switch>
+        </Head>
+        <OutboxLine />
+        {door.data?.may === 'read' && (
+          <Unsent role="status">
+            <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
+          </Unsent>
+        )}
+        {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
+      </Page>
+    </I18nProvider>
   )
 }
 

@@ -7,13 +7,15 @@ export interface Settings {
   readonly sheet: 'system' | 'day' | 'night'
   /** Who writes on this screen: a bench number or initials. */
   readonly by: string
+  /** The day that was last said, as yyyy-mm-dd. */
+  readonly bySaidOn: string
   /** The brake seen from the front instead of from the saddle. */
   readonly flipped: boolean
   readonly letterKeys: boolean
 }
 
 const KEY = 'overhaul.settings'
-const USUAL: Settings = { length: 'mm', sheet: 'system', by: '1', flipped: false, letterKeys: true }
+const USUAL: Settings = { length: 'mm', sheet: 'system', by: '1', bySaidOn: '', flipped: false, letterKeys: true }
 
 function stored(): Settings {
   try {

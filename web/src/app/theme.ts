@@ -20,16 +20,17 @@ export const GlobalStyle = createGlobalStyle`
   body { background: var(--sheet); color: var(--ink); font: 16px/1.4 var(--text); -webkit-text-size-adjust: 100%; }
   button, input, select, textarea { font: inherit; color: inherit; }
   a { color: inherit; }
-  input[type='checkbox'] { accent-color: var(--ink); }
   svg { display: block; }
+  .drawn-button { cursor: pointer; outline: none; }
+  .drawn-button:focus-visible > rect:last-child { stroke: var(--predicted); stroke-width: 3; }
   svg text { fill: var(--ink); font-family: var(--label); }
   :focus-visible, [data-focus-visible] { outline: 3px solid var(--predicted); outline-offset: 2px; }
   @media print {
     :root { --sheet: #fff; --ink: #000; }
-    html, body, #root { height: auto; }
+    html, body, #root, #root > div { height: auto; }
   }
 `
 
 export const PHONE = '(max-width: 599px)'
 export const phone = `@media ${PHONE}`
-export const upright = '@media (max-width: 1099px)'
+export const upright = '@media (max-width: 999px)'

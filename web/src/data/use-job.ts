@@ -19,6 +19,13 @@ export interface OpenJob {
   readonly waiting: readonly Waiting[]
   /** Writes entries, all or nothing, and answers with the first refusal. */
   readonly write: (bodies: readonly EntryBody[]) => Fault | undefined
+  /** What writing them would answer, and which of them it is about. */
+  readonly check: (bodies: readonly EntryBody[]) => Refusal | undefined
+}
+
+export interface Refusal {
+  readonly index: number
+  readonly error: Fault
 }
 
 export type JobState =
@@ -50,8 +57,8 @@ export function useJob(jobId: string): JobState {
   if (!worked.ok) return { status: 'failed', error: new Error(worked.error.message) }
   const job = worked.value
 
-  const write = (bodies: readonly EntryBody[]): Fault | undefined => {
-    const made = bodies.map(
+  const make = (bodies: readonly EntryBody[]): readonly Entry[] =>
+    bodies.map(
       (body): Entry => ({
         ...body,
         id: newId(),
@@ -61,10 +68,13 @@ export function useJob(jobId: string): JobState {
         basedOn: job.state.lastSeq,
       }),
     )
+  const check = (bodies: readonly EntryBody[]) => firstRefusal(record.hardware, entries, make(bodies), learnt)
+  const write = (bodies: readonly EntryBody[]): Fault | undefined => {
+    const made = make(bodies)
     const refused = firstRefusal(record.hardware, entries, made, learnt)
     if (refused) return refused.error
     put(jobId, made).catch((error) => console.error(error))
     return undefined
   }
-  return { status: 'open', open: { record, job, waiting, write } }
+  return { status: 'open', open: { record, job, waiting, write, check } }
 }

@@ -2,7 +2,9 @@ import { useMutation } from '@tanstack/react-query'
 import styled from 'styled-components'
 import { api } from '../data/api.ts'
 import { refreshDoor, useDoor } from '../data/queries.ts'
-import { Complaint, Label, Page, Press, Slate } from '../ui/parts.tsx'
+import { Page } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Complaint, Label, Slate } from '../ui/words.tsx'
 
 const Columns = styled.div`
   display: grid;

@@ -1,9 +1,11 @@
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { ReadingSpec } from '@overhaul/core/brake/reading'
-import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { STATIONS } from '@overhaul/core/brake/station'
+import { type Fault, type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
 import { showParts } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { upper } from '@overhaul/core/stand/words'
 
 /** What a finger can aim at, in canonical units. */
 export const stepOf = (spec: ReadingSpec): number => (spec.unit === 'turn' ? 0.25 : spec.sd >= 1 ? 1 : 0.1)
@@ -28,4 +30,54 @@ export function draftBody(kit: Kit, reading: string, text: string, length: Lengt
 /** A value as a draft's text, in the workshop's unit and to what the instrument resolves. */
 export function writeDraft(kit: Kit, spec: ReadingSpec, value: number, length: LengthUnit): string {
   return spec.unit === 'turn' ? String(value) : showParts(kit, spec.id, value, length).number.replace('−', '-')
+}
+
+export interface Read {
+  /** What can be read, by its reading, in the order it was typed. */
+  readonly ready: readonly { readonly reading: string; readonly body: EntryBody }[]
+  readonly bad: Readonly<Record<string, Fault>>
+}
+
+/** Everything typed as the entries it would be; one that cannot be read holds up only itself. */
+export function readDrafts(kit: Kit, text: Readonly<Record<string, string>>, length: LengthUnit): Read {
+  const ready: { reading: string; body: EntryBody }[] = []
+  const bad: Record<string, Fault> = {}
+  for (const [reading, draft] of Object.entries(text)) {
+    if (draft.trim() === '') continue
+    const body = draftBody(kit, reading, draft, length)
+    if (body.ok) ready.push({ reading, body: body.value })
+    else bad[reading] = body.error
+  }
+  return { ready, bad }
+}
+
+/** What may be written of what is ready, `first` before it; the rest by what stands against it. */
+export function sift(
+  { ready, bad }: Read,
+  first: readonly EntryBody[],
+  check: (bodies: readonly EntryBody[]) => { readonly index: number; readonly error: Fault } | undefined,
+): Read & { readonly stopped?: Fault } {
+  const taken = [...ready]
+  const refused = { ...bad }
+  for (;;) {
+    const against = taken.length === 0 ? undefined : check([...first, ...taken.map(({ body }) => body)])
+    if (!against) return { ready: taken, bad: refused }
+    const [out] = against.index < first.length ? [] : taken.splice(against.index - first.length, 1)
+    if (!out) return { ready: [], bad: refused, stopped: against.error }
+    refused[out.reading] = against.error
+  }
+}
+
+/** What is wrong with drafts, each by its name and the station it is taken at. */
+export const sayBad = (kit: Kit, bad: Read['bad']): string =>
+  Object.entries(bad)
+    .map(([reading, { message }]) => `${upper(kit.title(reading))}${stationOf(kit, reading)}: ${message}`)
+    .join(' ')
+
+function stationOf(kit: Kit, reading: string): string {
+  const step = kit.steps.find(
+    ({ done }) => 'readings' in done && [...done.readings, ...(done.optional ?? [])].includes(reading),
+  )
+  const station = STATIONS.find(({ id }) => id === step?.station)
+  return station ? ` (${station.title})` : ''
 }

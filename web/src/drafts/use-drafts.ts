@@ -1,38 +1,49 @@
 import type { Kit } from '@overhaul/core/brake/kit'
-import { type Fault, type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
-import type { EntryBody } from '@overhaul/core/stand/entries'
+import { useState } from 'react'
 import { useKept } from '../data/use-kept.ts'
-import { draftBody, roundToHand, stepOf, writeDraft } from './drafts.ts'
+import { draftBody, type Read, readDrafts, roundToHand, stepOf, writeDraft } from './drafts.ts'
 
-const NOTHING_TYPED: Readonly<Record<string, string>> = {}
+type Texts = Readonly<Record<string, string>>
+const NOTHING: Texts = {}
 
 /** Readings typed, nudged or dragged but not yet in the log. Text as the hand wrote it, in the workshop's unit. */
 export interface Drafts {
-  readonly text: Readonly<Record<string, string>>
+  readonly text: Texts
   readonly count: number
+  /** What was found wrong with one of them, and what would be accepted; gone once it is written anew. */
+  readonly faults: Texts
   readonly set: (reading: string, text: string) => void
   readonly setValue: (reading: string, value: number) => void
   readonly nudge: (reading: string, from: number | undefined, steps: number) => void
-  readonly drop: (reading?: string) => void
+  readonly drop: (...readings: readonly string[]) => void
+  readonly blame: (faults: Texts) => void
   /** The draft as a canonical value, if it can be read as one. */
   readonly value: (reading: string) => number | undefined
-  readonly bodies: () => Outcome<readonly EntryBody[]>
+  /** All of them as the entries they would be; those that cannot be read by themselves. */
+  readonly read: () => Read
 }
 
 /** What was typed, and what the brake had last been moved by when it was. */
 interface Kept {
   readonly since: string
-  readonly text: Readonly<Record<string, string>>
+  readonly text: Texts
 }
+
+const without = (texts: Texts, ids: readonly string[]): Texts =>
+  Object.fromEntries(Object.entries(texts).filter(([id]) => !ids.includes(id)))
 
 /** Drafts of one job; they survive a reload, but not a turn: what was typed before it was not measured after it. */
 export function useDrafts(jobId: string, kit: Kit, length: LengthUnit, since: string): Drafts {
   const [kept, setKept] = useKept<Kept>(`overhaul.measured.${jobId}`, { since, text: {} })
-  const text = kept.since === since ? kept.text : NOTHING_TYPED
-  const setText = (change: (now: Readonly<Record<string, string>>) => Readonly<Record<string, string>>) =>
-    setKept((now) => ({ since, text: change(now.since === since ? now.text : NOTHING_TYPED) }))
-  const set = (reading: string, draft: string) => setText((now) => ({ ...now, [reading]: draft }))
+  const [faults, setFaults] = useState<Texts>(NOTHING)
+  const text = kept.since === since ? kept.text : NOTHING
+  const setText = (change: (now: Texts) => Texts) =>
+    setKept((now) => ({ since, text: change(now.since === since ? now.text : NOTHING) }))
+  const set = (reading: string, draft: string) => {
+    setText((now) => ({ ...now, [reading]: draft }))
+    setFaults((now) => without(now, [reading]))
+  }
   const value = (reading: string): number | undefined => {
     const draft = text[reading]
     const body = draft === undefined || draft.trim() === '' ? undefined : draftBody(kit, reading, draft, length)
@@ -48,6 +59,7 @@ export function useDrafts(jobId: string, kit: Kit, length: LengthUnit, since: st
   return {
     text,
     count: Object.values(text).filter((draft) => draft.trim() !== '').length,
+    faults,
     set,
     setValue,
     value,
@@ -55,19 +67,11 @@ export function useDrafts(jobId: string, kit: Kit, length: LengthUnit, since: st
       const spec = kit.reading(reading)
       if (spec) setValue(reading, (value(reading) ?? from ?? 0) + steps * stepOf(spec))
     },
-    drop: (reading) =>
-      setText((now) =>
-        reading === undefined ? {} : Object.fromEntries(Object.entries(now).filter(([id]) => id !== reading)),
-      ),
-    bodies() {
-      const bodies: EntryBody[] = []
-      for (const [reading, draft] of Object.entries(text)) {
-        if (draft.trim() === '') continue
-        const body = draftBody(kit, reading, draft, length)
-        if (!body.ok) return body as Outcome<never> & { error: Fault }
-        bodies.push(body.value)
-      }
-      return ok(bodies)
+    drop(...readings) {
+      setText((now) => without(now, readings))
+      setFaults((now) => without(now, readings))
     },
+    blame: setFaults,
+    read: () => readDrafts(kit, text, length),
   }
 }

@@ -5,7 +5,10 @@ import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { api, type FileReport } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
-import { Complaint, Label, Press, panel, Slate, Table } from '../ui/parts.tsx'
+import { FileDrop } from '../ui/FileDrop.tsx'
+import { panel, Ruled } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Complaint, Label, Slate } from '../ui/words.tsx'
 
 const Panel = styled.section`
   ${panel}
@@ -27,15 +30,14 @@ export function DrawerFile({ onClose }: { onClose: () => void }) {
         One part a row, by its code. Columns: {DRAWER_COLUMNS.join(', ')}. Counts are set to what the file says; parts
         it does not name stay as they are.
       </Slate>
-      <input
-        type="file"
-        aria-label="CSV file"
-        accept=".csv,text/csv"
-        style={{ minHeight: 44 }}
-        onChange={async (event) => {
-          const file = await event.target.files?.[0]?.text()
+      <FileDrop
+        label="or drop a CSV file here"
+        choose="Choose a file"
+        types={['.csv', 'text/csv']}
+        onFile={async (chosen) => {
+          const file = await chosen.text()
           setText(file)
-          if (file !== undefined) read.mutate({ file, dryRun: true })
+          read.mutate({ file, dryRun: true })
         }}
       />
       {read.error && <Complaint>{read.error.message}</Complaint>}
@@ -64,7 +66,7 @@ function Report({ report }: { report: FileReport }) {
         {dryRun ? '. Nothing is written yet.' : '.'}
       </p>
       {bad.length > 0 && (
-        <Table>
+        <Ruled>
           <thead>
             <tr>
               <th>line</th>
@@ -81,7 +83,7 @@ function Report({ report }: { report: FileReport }) {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Ruled>
       )}
     </>
   )

@@ -2,11 +2,18 @@ import { findPartKind } from '@overhaul/core/drawer/kinds'
 import { isShort, type Part, sayDimensions } from '@overhaul/core/drawer/part'
 import { useDeferredValue, useMemo, useState } from 'react'
 import styled from 'styled-components'
-import { useSettings } from '../app/settings.ts'
-import { phone } from '../app/theme.ts'
+import { SubjectLine } from '../app/Shell.tsx'
+import { useMedia, useSettings } from '../app/settings.ts'
+import { PHONE } from '../app/theme.ts'
 import { DRAWER, moveParts, useDrawer } from '../data/drawer.ts'
 import { Mark } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
+import { DataTable, type TableColumn } from '../ui/DataTable.tsx'
+import { linkPress, Page } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { SearchField } from '../ui/SearchField.tsx'
+import { Title } from '../ui/Title.tsx'
+import { OnOff } from '../ui/Toggles.tsx'
+import { Complaint, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { DrawerFile } from './DrawerFile.tsx'
 import { EditPart } from './EditPart.tsx'
@@ -21,37 +28,38 @@ const Tools = styled.div`
 const FileLink = styled.a`
   ${linkPress}
 `
-const Row = styled.li`
+const Named = styled.div`
   display: grid;
-  grid-template-columns: 26px minmax(0, 1fr) 150px auto;
-  gap: 6px 14px;
+  grid-template-columns: 26px minmax(0, 1fr);
+  gap: 2px 12px;
   align-items: center;
-  min-height: 58px;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
-  ${phone} {
-    grid-template-columns: 26px minmax(0, 1fr) auto;
-    > :last-child {
-      grid-column: 2 / -1;
-    }
+  min-height: 52px;
+  b {
+    font: 600 19px/1.2 var(--label);
   }
 `
-const Count = styled.span`
-  text-align: right;
-  font: 600 28px/1 var(--label);
-  font-variant-numeric: tabular-nums;
-  small {
-    font: 500 16px/1.2 var(--label);
-    color: var(--slate);
-    display: block;
+const Stock = styled.div`
+  display: grid;
+  grid-template-columns: 46px 58px 46px;
+  align-items: center;
+  text-align: center;
+  button {
+    padding: 0;
+  }
+  output {
+    font: 600 28px/1 var(--label);
+    font-variant-numeric: tabular-nums;
   }
 `
 
-type Open = { readonly kind: 'new' } | { readonly kind: 'file' } | { readonly kind: 'part'; readonly id: string }
+type Open = { readonly kind: 'new' } | { readonly kind: 'file' } | { readonly kind: 'part'; readonly part: Part }
+
+const kindOf = ({ kind }: Part): string => findPartKind(kind)?.title ?? kind
 
 /** Small parts on hand: how many there are, what they measure, what is short. */
 export default function DrawerPage() {
   const { data: parts, error, isPending } = useDrawer()
+  const phone = useMedia(PHONE)
   const [search, setSearch] = useState('')
   const [onlyShort, setOnlyShort] = useState(false)
   const [open, setOpen] = useState<Open>()
@@ -60,17 +68,17 @@ export default function DrawerPage() {
     () => (parts ?? []).filter((part) => matchesPart(part, text) && (!onlyShort || isShort(part))),
     [parts, text, onlyShort],
   )
-  const kinds = useMemo(() => [...new Set(shown.map((part) => part.kind))], [shown])
   const short = (parts ?? []).filter(isShort).length
   const close = () => setOpen(undefined)
+  const columns = useMemo(() => columnsOf(phone, (part) => setOpen({ kind: 'part', part })), [phone])
 
   return (
     <Page>
+      <Title>Drawer</Title>
+      <SubjectLine>drawer</SubjectLine>
       <Tools>
         <SearchField label="Search the drawer" placeholder="part, code or size" value={search} onChange={setSearch} />
-        <Press aria-pressed={onlyShort} {...(onlyShort && { go: true })} onPress={() => setOnlyShort(!onlyShort)}>
-          {`To buy, ${short}`}
-        </Press>
+        <OnOff on={onlyShort} onChange={setOnlyShort}>{`To buy, ${short}`}</OnOff>
         <Press onPress={() => setOpen({ kind: 'new' })}>New part</Press>
         <FileLink href="/api/drawer/drawer.csv" download>
           Save as CSV
@@ -80,62 +88,80 @@ export default function DrawerPage() {
       <WaitingChanges about={DRAWER} />
       {open?.kind === 'new' && <EditPart onClose={close} />}
       {open?.kind === 'file' && <DrawerFile onClose={close} />}
+      {open?.kind === 'part' && <EditPart key={open.part.id} part={open.part} onClose={close} />}
       {isPending && <Slate>Opening the drawer…</Slate>}
       {error && <Complaint>{error.message}</Complaint>}
       {parts?.length === 0 && (
         <p>The drawer is empty. Add a part, or read a CSV; the planners then choose from what is here.</p>
       )}
       {parts && parts.length > 0 && shown.length === 0 && <p>Nothing in the drawer answers to “{search}”.</p>}
-      {kinds.map((kind) => (
-        <section key={kind} aria-label={findPartKind(kind)?.title}>
-          <Label>{findPartKind(kind)?.title}</Label>
-          <ul>
-            {shown
-              .filter((part) => part.kind === kind)
-              .map((part) =>
-                open?.kind === 'part' && open.id === part.id ? (
-                  <li key={part.id}>
-                    <EditPart part={part} onClose={close} />
-                  </li>
-                ) : (
-                  <PartRow key={part.id} part={part} onEdit={() => setOpen({ kind: 'part', id: part.id })} />
-                ),
-              )}
-          </ul>
-        </section>
-      ))}
+      {shown.length > 0 && (
+        <DataTable
+          label="Parts in the drawer"
+          columns={columns}
+          data={shown}
+          idOf={(part) => part.id}
+          sortedBy="kind"
+        />
+      )}
     </Page>
   )
 }
 
-function PartRow({ part, onEdit }: { part: Part; onEdit: () => void }) {
-  const { by } = useSettings()
-  const by1 = (delta: number) =>
-    moveParts([{ partId: part.id, name: part.name, delta, by, why: delta < 0 ? 'taken' : 'put in' }])
+/** What stands in the table; a phone shows what the hand needs. */
+function columnsOf(phone: boolean, onEdit: (part: Part) => void): readonly TableColumn<Part>[] {
+  const part: TableColumn<Part> = {
+    id: 'name',
+    header: 'part',
+    accessorFn: ({ name }) => name,
+    cell: ({ row: { original } }) => <PartName part={original} onEdit={() => onEdit(original)} />,
+  }
+  const count: TableColumn<Part> = {
+    id: 'count',
+    header: 'on hand',
+    accessorFn: (each) => each.count,
+    cell: ({ row: { original } }) => <InStock part={original} />,
+  }
+  const kind: TableColumn<Part> = { id: 'kind', header: 'kind', accessorFn: kindOf }
+  const least: TableColumn<Part> = {
+    id: 'minimum',
+    header: 'at least',
+    accessorFn: (each) => each.minimum,
+    cell: ({ row: { original } }) => (original.minimum > 0 ? original.minimum : ''),
+  }
+  return phone ? [part, count] : [part, kind, count, least]
+}
+
+function PartName({ part, onEdit }: { part: Part; onEdit: () => void }) {
   const short = isShort(part)
   return (
-    <Row>
+    <Named>
       <Mark shape={short ? 'low' : 'in'} size={20} label={short ? 'to buy' : 'enough'} />
       <span>
         <b>{part.name}</b> <Slate>{part.code}</Slate>
         <br />
-        <Slate>{sayDimensions(part)}</Slate>
-      </span>
-      <Count>
-        {part.count}
-        {part.minimum > 0 && <small>at least {part.minimum}</small>}
-      </Count>
-      <span style={{ display: 'flex', gap: 6 }}>
-        <Press aria-label={`take one ${part.name}`} onPress={() => by1(-1)}>
-          −
-        </Press>
-        <Press aria-label={`put in one ${part.name}`} onPress={() => by1(1)}>
-          +
-        </Press>
-        <Press aria-label={`change ${part.name}`} onPress={onEdit}>
+        <Slate>{sayDimensions(part)}</Slate>{' '}
+        <Press quiet aria-label={`change ${part.name}`} onPress={onEdit}>
           Change
         </Press>
       </span>
-    </Row>
+    </Named>
+  )
+}
+
+function InStock({ part }: { part: Part }) {
+  const { by } = useSettings()
+  const by1 = (delta: number) =>
+    moveParts([{ partId: part.id, name: part.name, delta, by, why: delta < 0 ? 'taken' : 'put in' }])
+  return (
+    <Stock>
+      <Press aria-label={`take one ${part.name}`} onPress={() => by1(-1)}>
+        −
+      </Press>
+      <output>{part.count}</output>
+      <Press aria-label={`put in one ${part.name}`} onPress={() => by1(1)}>
+        +
+      </Press>
+    </Stock>
   )
 }

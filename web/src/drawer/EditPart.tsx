@@ -2,12 +2,17 @@ import { findPartKind, PART_KINDS, type PartKindId } from '@overhaul/core/drawer
 import { checkPart, type Part, type PartShape } from '@overhaul/core/drawer/part'
 import { parseQuantity } from '@overhaul/core/quantity/quantity'
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { Controller, useWatch } from 'react-hook-form'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { api } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
-import { Choose, Complaint, Field, Label, Press, panel } from '../ui/parts.tsx'
+import { useKeptForm } from '../drafts/use-kept-form.ts'
+import { Choose } from '../ui/Choose.tsx'
+import { FormField } from '../ui/FormField.tsx'
+import { panel, Row } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Complaint, Label } from '../ui/words.tsx'
 
 const Form = styled.form`
   ${panel}
@@ -16,135 +21,120 @@ const Fields = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
   gap: 10px 18px;
-  align-items: end;
-  label {
-    display: grid;
-    gap: 2px;
-    font: 500 17px/1.2 var(--label);
-  }
+  align-items: start;
 `
+
+interface Shape {
+  readonly kind: PartKindId
+  readonly code: string
+  readonly name: string
+  readonly material: string
+  readonly minimum: string
+  readonly count: string
+  readonly dimensions: Readonly<Record<string, string>>
+}
+
+const NOT_SAID = { id: '', title: 'not said' }
+const KINDS = PART_KINDS.map(({ id, title }) => ({ id, title }))
 
 /** A part put into the drawer, or changed: what it is and what it measures. How many there are is moved, not written. */
 export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }) {
   const { by } = useSettings()
-  const [kind, setKind] = useState<PartKindId>(part?.kind ?? 'sleeve-nut')
-  const [text, setText] = useState<Readonly<Record<string, string>>>(() => ({
+  const form = useKeptForm<Shape>(`overhaul.part.${part?.id ?? 'new'}`, {
+    kind: part?.kind ?? 'sleeve-nut',
     code: part?.code ?? '',
     name: part?.name ?? '',
     material: part?.material ?? '',
     minimum: String(part?.minimum ?? 0),
     count: '1',
-    ...Object.fromEntries(Object.entries(part?.dimensions ?? {}).map(([id, value]) => [id, String(value)])),
-  }))
-  const [fault, setFault] = useState<string>()
+    dimensions: Object.fromEntries(Object.entries(part?.dimensions ?? {}).map(([id, value]) => [id, String(value)])),
+  })
+  const { control, setError, formState } = form
   const save = useMutation({
     mutationFn: ({ shape, count }: { shape: PartShape; count: number }) =>
       part ? api.changePart(part.id, shape) : api.newPart({ ...shape, count, by }),
     onSuccess: async () => {
       await refreshDrawer()
-      onClose()
+      close()
     },
   })
+  const close = () => {
+    form.done()
+    onClose()
+  }
+  const kind = useWatch({ control, name: 'kind' })
   const spec = findPartKind(kind)
-  const field = (id: string) => ({
-    value: text[id] ?? '',
-    onChange: (event: { target: { value: string } }) => setText({ ...text, [id]: event.target.value }),
-  })
 
-  const submit = () => {
+  const submit = form.handleSubmit((typed) => {
     const dimensions: Record<string, number> = {}
     for (const { id, title } of spec?.dimensions ?? []) {
-      if (!text[id]?.trim()) continue
-      const value = parseQuantity(text[id], 'mm', title)
-      if (!value.ok) return setFault(value.error.message)
+      const text = typed.dimensions[id]?.trim()
+      if (!text) continue
+      const value = parseQuantity(text, 'mm', title)
+      if (!value.ok) return setError(`dimensions.${id}`, { message: value.error.message })
       dimensions[id] = value.value
     }
     const shape: PartShape = {
-      code: (text.code ?? '').trim(),
-      kind,
-      name: (text.name ?? '').trim(),
-      material: spec?.materials ? (text.material ?? '') : '',
-      minimum: Number(text.minimum || 0),
+      code: typed.code.trim(),
+      kind: typed.kind,
+      name: typed.name.trim(),
+      material: spec?.materials ? typed.material : '',
+      minimum: Number(typed.minimum || 0),
       dimensions,
     }
     const checked = checkPart(shape)
-    if (!checked.ok) return setFault(checked.error.message)
-    const count = Number(text.count || 0)
+    if (!checked.ok) return setError('root', { message: checked.error.message })
+    const count = Number(typed.count || 0)
     if (!Number.isInteger(count) || count < 0)
-      return setFault(`“${text.count}” pieces. Accepted: a whole number, 0 or more.`)
-    setFault(undefined)
+      return setError('count', { message: `“${typed.count}” pieces. Accepted: a whole number, 0 or more.` })
     save.mutate({ shape, count })
-  }
+  })
+  const fault = formState.errors.root?.message ?? save.error?.message
 
   return (
-    <Form
-      aria-label={part ? `Change ${part.name}` : 'New part'}
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-    >
+    <Form aria-label={part ? `Change ${part.name}` : 'New part'} onSubmit={submit}>
       <Label>{part ? part.name : 'New part'}</Label>
       <Fields>
         {!part && (
-          <label>
-            kind
-            <Choose value={kind} onChange={(event) => setKind(event.target.value as PartKindId)}>
-              {PART_KINDS.map((each) => (
-                <option key={each.id} value={each.id}>
-                  {each.title}
-                </option>
-              ))}
-            </Choose>
-          </label>
+          <Controller
+            control={control}
+            name="kind"
+            render={({ field }) => (
+              <Choose label="kind" options={KINDS} value={field.value} onChange={field.onChange} />
+            )}
+          />
         )}
-        <label>
-          code
-          <Field {...field('code')} />
-        </label>
-        <label>
-          name
-          <Field {...field('name')} />
-        </label>
+        <FormField control={control} name="code" label="code" />
+        <FormField control={control} name="name" label="name" />
         {spec?.dimensions.map(({ id, title }) => (
-          <label key={id}>
-            {title}, mm
-            <Field inputMode="decimal" {...field(id)} />
-          </label>
+          <FormField key={id} control={control} name={`dimensions.${id}`} label={`${title}, mm`} decimal />
         ))}
         {spec?.materials && (
-          <label>
-            material
-            <Choose {...field('material')}>
-              <option value="">not said</option>
-              {spec.materials.map((each) => (
-                <option key={each} value={each}>
-                  {each}
-                </option>
-              ))}
-            </Choose>
-          </label>
+          <Controller
+            control={control}
+            name="material"
+            render={({ field }) => (
+              <Choose
+                label="material"
+                options={[NOT_SAID, ...(spec.materials ?? []).map((id) => ({ id, title: id }))]}
+                value={field.value}
+                onChange={field.onChange}
+              />
+            )}
+          />
         )}
-        <label>
-          buy when below
-          <Field inputMode="numeric" {...field('minimum')} />
-        </label>
-        {!part && (
-          <label>
-            pieces
-            <Field inputMode="numeric" {...field('count')} />
-          </label>
-        )}
+        <FormField control={control} name="minimum" label="buy when below" whole />
+        {!part && <FormField control={control} name="count" label="pieces" whole />}
       </Fields>
-      {(fault || save.error) && <Complaint>{fault ?? save.error?.message}</Complaint>}
-      <div style={{ display: 'flex', gap: 10 }}>
+      {fault && <Complaint>{fault}</Complaint>}
+      <Row>
         <Press go type="submit" isDisabled={save.isPending}>
           {part ? 'Save' : 'Put it in'}
         </Press>
-        <Press quiet onPress={onClose}>
+        <Press quiet onPress={close}>
           Back
         </Press>
-      </div>
+      </Row>
     </Form>
   )
 }

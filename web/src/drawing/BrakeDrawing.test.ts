@@ -25,6 +25,7 @@ function painted(at: ReturnType<typeof job>, { travelMm = 0, flipped = false, fo
       leaders: leadersOf(at, frame, travelMm > 0, 'mm'),
       notes: notesOf(at, 'mm'),
       flipped,
+      narrow: false,
       scaleBar: scaleBar('mm'),
       caption: undefined,
       onFlip: () => undefined,
@@ -42,7 +43,7 @@ describe('a frame of any brake', () => {
     expect(svg.match(/<circle/g)?.length).toBeGreaterThanOrEqual(2)
     for (const text of ['1.4', 'clearance, 6 times larger', 'shoe', 'knob · not turned yet', '20 mm'])
       expect(svg).toContain(text)
-    expect(svg).toContain('aria-label="enter shoeClear"')
+    expect(svg).toContain('aria-label="enter shoe clearance, 1.4"')
   })
 
   it('stands to scale: a circle of 40 mm is twice as wide as 20 mm of its scale bar is long', () => {

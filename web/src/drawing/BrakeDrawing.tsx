@@ -5,15 +5,15 @@ import { memo } from 'react'
 import {
   Dimension,
   type HandleNote,
-  INSET,
   InsetDrawing,
   LeaderLine,
   type LeaderNote,
   MoveLabel,
   PartLabel,
   ScrewLabel,
-  WIDTH,
 } from './annotations.tsx'
+import { DrawnButton } from './DrawnButton.tsx'
+import { INSET, type Layout, layoutOf } from './layout.ts'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
@@ -24,6 +24,8 @@ interface Props {
   readonly leaders: readonly LeaderNote[]
   readonly notes: readonly HandleNote[]
   readonly flipped: boolean
+  /** On a phone: what else stands beside the brake stands under it. */
+  readonly narrow: boolean
   readonly scaleBar: ScaleBarProps
   /** Said under the drawing, where it is not drawn from readings. */
   readonly caption: string | undefined
@@ -31,19 +33,15 @@ interface Props {
   readonly onPick: (reading: string) => void
 }
 
-const HEIGHT = 446
-const INSET_Y = 246
-const LEADER_Y = 206
-const LEADER_STEP = 58
-
 /** Fits the frame's bounds into the drawing, true to scale. */
-function fitScale({ bounds }: Frame, flipped: boolean): Scale {
+function fitScale({ bounds }: Frame, flipped: boolean, { brake, width }: Layout): Scale {
   const [minX, minY] = bounds.min
   const [maxX, maxY] = bounds.max
-  const k = Math.min((WIDTH - 240) / (maxX - minX), (HEIGHT - 28) / (maxY - minY))
-  const middle = WIDTH / 2
+  const k = Math.min(brake.width / (maxX - minX), brake.height / (maxY - minY))
+  const middle = width / 2
+  const foot = brake.top + brake.height
   const x = scaleLinear([-1, 1], flipped ? [middle + k, middle - k] : [middle - k, middle + k])
-  const y = scaleLinear([minY, minY + 1], [HEIGHT - 14, HEIGHT - 14 - k])
+  const y = scaleLinear([minY, minY + 1], [foot, foot - k])
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
 }
 
@@ -58,42 +56,43 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   leaders,
   notes,
   flipped,
+  narrow,
   scaleBar,
   caption,
   onFlip,
   onPick,
 }: Props) {
-  const scale = fitScale(frame, flipped)
+  const layout = layoutOf(frame, narrow)
+  const { width, height } = layout
+  const scale = fitScale(frame, flipped, layout)
   const at = ([x, y]: Point): Point => [scale.x(x), scale.y(y)]
   const onRight = (side: Side) => (side === 'right') !== flipped
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot hold a drawing; it groups the drawing's controls
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${height}`}
       width="100%"
-      height="100%"
+      {...(!narrow && { height: '100%' })}
       role="group"
       aria-label="The brake in front view, to scale"
     >
       <ScaleBar {...scaleBar} k={scale.k} />
-      <text x={28} y={66} fontSize="19" fontWeight="600">
+      <text x={layout.inset.x} y={66} fontSize="19" fontWeight="600">
         {flipped ? 'RIGHT' : 'LEFT'}
       </text>
-      <text x={WIDTH - 28} y={66} textAnchor="end" fontSize="19" fontWeight="600">
+      <text x={width - layout.inset.x} y={66} textAnchor="end" fontSize="19" fontWeight="600">
         {flipped ? 'LEFT' : 'RIGHT'}
       </text>
-      {/* biome-ignore lint/a11y/useSemanticElements: a button cannot live inside an SVG */}
-      <g
-        role="button"
-        tabIndex={0}
-        aria-label={flipped ? 'see from the saddle' : 'see from the front'}
-        onClick={onFlip}
-        onKeyDown={(event) => event.key === 'Enter' && onFlip()}
-        style={{ cursor: 'pointer' }}
+      <DrawnButton
+        label={flipped ? 'see from the saddle' : 'see from the front'}
+        x={width - 230}
+        y={2}
+        width={220}
+        height={48}
+        onPress={onFlip}
       >
-        <rect x={WIDTH - 230} y={4} width={214} height={44} fill="transparent" />
         <text
-          x={WIDTH - 24}
+          x={width - 24}
           y={33}
           textAnchor="end"
           fontSize="16"
@@ -102,7 +101,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
         >
           {flipped ? 'seen from the front · flip' : 'seen from the saddle · flip'}
         </text>
-      </g>
+      </DrawnButton>
       <Shapes shapes={frame.still} scale={scale} />
       <Shapes shapes={frame.moving} scale={scale} />
       {ghosts.map((ghost, index) => (
@@ -120,8 +119,8 @@ export const BrakeDrawing = memo(function BrakeDrawing({
         return (
           <InsetDrawing
             key={inset.id}
-            x={right ? WIDTH - 28 - INSET.width : 28}
-            y={INSET_Y + row * INSET.step}
+            x={right ? width - layout.inset.x - INSET.width : layout.inset.x}
+            y={layout.inset.y + row * INSET.step}
             inset={inset}
             padOn={right ? 'right' : 'left'}
             k={scale.k}
@@ -129,7 +128,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
         )
       })}
       {caption && (
-        <text x={WIDTH / 2} y={HEIGHT - 4} textAnchor="middle" fontSize="16" style={{ fill: 'var(--slate)' }}>
+        <text x={width / 2} y={height - 4} textAnchor="middle" fontSize="16" style={{ fill: 'var(--slate)' }}>
           {caption}
         </text>
       )}
@@ -141,8 +140,9 @@ export const BrakeDrawing = memo(function BrakeDrawing({
               key={reading}
               leader={leader}
               to={at(to)}
-              y={LEADER_Y - row * LEADER_STEP}
+              y={layout.leader.y + row * layout.leader.step}
               onRight={onRight(side)}
+              layout={layout}
               onPick={() => onPick(reading)}
             />
           )
@@ -151,7 +151,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       {frame.handles.map(({ adjuster, at: point, side, above }) => {
         const note = notes.find((each) => each.adjuster === adjuster)
         if (!note) return null
-        const label = { note, at: at(point), onRight: onRight(side) }
+        const label = { note, at: at(point), onRight: onRight(side), layout }
         return note.screw ? (
           <ScrewLabel key={adjuster} {...label} />
         ) : (

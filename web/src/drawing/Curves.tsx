@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { type PointerEvent, useId, useRef } from 'react'
+import { placeLabels } from './place-labels.ts'
 import { underFinger } from './under-finger.ts'
 
 export interface CurvePoint {
@@ -29,10 +30,13 @@ interface Props {
   /** Where the marker stands. */
   readonly at?: number | undefined
   readonly valueText: string
+  /** On a phone: its words are as large as elsewhere. */
+  readonly narrow?: boolean
   readonly onDrag?: (x: number) => void
 }
 
-const WIDTH = 462
+const WIDE = 462
+const NARROW = 352
 const EDGE = { left: 46, right: 16 }
 const HEAD = 30
 const FOOT = 46
@@ -48,7 +52,8 @@ const nearest = (points: readonly CurvePoint[], at: number): CurvePoint | undefi
   )
 
 /** Curves over one x, one above the other, with axes in real units; the good span marked, dragged along x where that means something. */
-export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag }: Props) {
+export function Curves({ label, panels, xTitle, good = [], at, valueText, narrow = false, onDrag }: Props) {
+  const width = narrow ? NARROW : WIDE
   const svg = useRef<SVGSVGElement>(null)
   const clip = useId()
   const plot = panels.length > 1 ? 84 : 118
@@ -56,16 +61,16 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag
   const height = panels.length * step - GAP + FOOT
   const xs = panels.flatMap((panel) => panel.lines.flatMap(({ points }) => points.map((each) => each.x)))
   const [low, high] = [Math.min(...xs), Math.max(...xs)]
-  const x = scaleLinear([low, high], [EDGE.left, WIDTH - EDGE.right])
+  const x = scaleLinear([low, high], [EDGE.left, width - EDGE.right])
   const drag = (event: PointerEvent) => {
-    const under = underFinger(event, svg.current, WIDTH)
+    const under = underFinger(event, svg.current, width)
     if (under !== undefined) onDrag?.(Math.min(high, Math.max(low, x.invert(under))))
   }
   const foot = height - FOOT
   return (
     <svg
       ref={svg}
-      viewBox={`0 0 ${WIDTH} ${height}`}
+      viewBox={`0 0 ${width} ${height}`}
       width="100%"
       role="img"
       aria-label={`${label}: ${valueText}`}
@@ -78,7 +83,15 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag
     >
       {panels.map((panel, index) => (
         <g key={panel.title} transform={`translate(0,${index * step})`}>
-          <PanelDrawing panel={panel} x={x} plot={plot} at={at} good={good} clip={`${clip}-${index}`} />
+          <PanelDrawing
+            panel={panel}
+            x={x}
+            right={width - EDGE.right}
+            plot={plot}
+            at={at}
+            good={good}
+            clip={`${clip}-${index}`}
+          />
         </g>
       ))}
       {x.ticks(6).map((each) => (
@@ -86,42 +99,41 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, onDrag
           {each}
         </text>
       ))}
-      <text x={WIDTH - EDGE.right} y={height - 8} textAnchor="end" {...TEXT}>
+      <text x={width - EDGE.right} y={height - 8} textAnchor="end" {...TEXT}>
         {xTitle}
       </text>
     </svg>
   )
 }
 
-/** A line of words, pixels. */
-const WORDS = 18
-
-/**
- * Where a line’s name stands against its end: above it, the lowest line’s below, wherever the panel has room; above the
- * lowest line’s name where that has none below and would be written over.
- */
-function labelBeside(end: number, lowest: number, top: number, floor: number, alone: boolean): number {
-  const below = (at: number) => at + 22 < floor
-  if (end === lowest && !alone) return below(end) ? WORDS : -8
-  if (end - 22 <= top) return WORDS
-  return !alone && !below(lowest) && lowest - end < WORDS ? -8 - WORDS : -8
-}
-
 interface PanelProps {
   readonly panel: Panel
   readonly x: (value: number) => number
+  readonly right: number
   readonly plot: number
   readonly at: number | undefined
   readonly good: NonNullable<Props['good']>
   readonly clip: string
 }
 
-function PanelDrawing({ panel: { title, lines, band, downward = false, value }, x, plot, at, good, clip }: PanelProps) {
+function PanelDrawing({
+  panel: { title, lines, band, downward = false, value },
+  x,
+  right,
+  plot,
+  at,
+  good,
+  clip,
+}: PanelProps) {
   const ys = [...lines.flatMap(({ points }) => points.map((each) => each.y)), ...(band ?? [])]
   const [top, floor] = [HEAD, HEAD + plot]
   const y = scaleLinear([Math.min(0, ...ys), Math.max(0, ...ys)], downward ? [top, floor] : [floor, top]).nice(4)
-  const right = WIDTH - EDGE.right
-  const lowest = Math.max(...lines.map(({ points }) => y(points.at(-1)?.y ?? 0)))
+  const labels = placeLabels(
+    lines.flatMap(({ label, points }) =>
+      label ? [{ label, points: points.map((each) => ({ x: x(each.x), y: y(each.y) })) }] : [],
+    ),
+    { left: EDGE.left, right, top, bottom: floor },
+  )
   const path = line<CurvePoint>(
     (each) => x(each.x),
     (each) => y(each.y),
@@ -175,30 +187,23 @@ function PanelDrawing({ panel: { title, lines, band, downward = false, value }, 
           </text>
         </g>
       ))}
-      {lines.map(({ points, label }, index) => {
-        const last = points.at(-1)
-        return (
-          <g key={label ?? 'line'} clipPath={`url(#${clip})`}>
-            <path
-              d={path([...points]) ?? ''}
-              fill="none"
-              stroke="var(--ink)"
-              strokeWidth="2.2"
-              {...(index > 0 && { strokeDasharray: '7 5' })}
-            />
-            {label && last && (
-              <text
-                x={x(last.x) - 4}
-                y={y(last.y) + labelBeside(y(last.y), lowest, top, floor, lines.length === 1)}
-                textAnchor="end"
-                {...TEXT}
-              >
-                {label}
-              </text>
-            )}
-          </g>
-        )
-      })}
+      <g clipPath={`url(#${clip})`}>
+        {lines.map(({ points, label }, index) => (
+          <path
+            key={label ?? 'line'}
+            d={path([...points]) ?? ''}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="2.2"
+            {...(index > 0 && { strokeDasharray: '7 5' })}
+          />
+        ))}
+      </g>
+      {labels.map((each) => (
+        <text key={each.label} x={each.x} y={each.y} textAnchor="end" {...TEXT}>
+          {each.label}
+        </text>
+      ))}
       {at !== undefined && <path d={`M${x(at)},${top}V${floor}`} stroke="var(--slate)" strokeDasharray="3 3" />}
       {at !== undefined &&
         lines.map(({ points, label }) => {

@@ -8,51 +8,70 @@ interface Props {
   readonly reachMm: number
   /** Finger travel of the blade as drawn now, mm. */
   readonly travelMm: number
+  readonly biteTitle: string
   readonly biteMm: number | undefined
   readonly biteMark: MarkName
   readonly expectedBitesMm: readonly number[]
   readonly window: Window | undefined
+  readonly narrow: boolean
   readonly show: (mm: number) => string
   readonly tick: (mm: number) => string
   readonly onTravel: (mm: number) => void
   readonly onLetGo: () => void
 }
 
-const WIDTH = 770
 const HEIGHT = 118
+/** Width of the drawing, the bar’s middle, and where the scale begins and ends. */
+const WIDE = { width: 770, bar: 94, from: 110, to: 562 }
+const NARROW = { width: 362, bar: 22, from: 38, to: 322 }
 
-/** The lever from the side: the bar, the blade, where it bites. Drag the blade to squeeze. */
+/** The lever from the side: the bar, the blade, where it bites, on a scale of finger travel from rest. Drag the blade to squeeze. */
 export const LeverDrawing = memo(function LeverDrawing(props: Props) {
-  const { reachMm, travelMm, biteMm, biteMark, expectedBitesMm, window, show, tick, onTravel, onLetGo } = props
+  const {
+    reachMm,
+    travelMm,
+    biteTitle,
+    biteMm,
+    biteMark,
+    expectedBitesMm,
+    window,
+    narrow,
+    show,
+    tick,
+    onTravel,
+    onLetGo,
+  } = props
   const svg = useRef<SVGSVGElement>(null)
-  const x = scaleLinear([0, Math.max(65, reachMm + 5)], [110, 562])
+  const { width, bar, from, to } = narrow ? NARROW : WIDE
+  const x = scaleLinear([0, Math.max(65, reachMm + 5)], [from, to])
+  const ticks = x.ticks(13).filter((mm) => mm <= reachMm)
   const middle = 52
   const blade = x(reachMm - travelMm)
   const share = biteMm === undefined ? '' : ` · ${Math.round((100 * biteMm) / reachMm)} %`
 
   const drag = (event: PointerEvent) => {
-    const at = underFinger(event, svg.current, WIDTH)
+    const at = underFinger(event, svg.current, width)
     if (at !== undefined) onTravel(Math.min(reachMm, Math.max(0, reachMm - x.invert(at))))
   }
 
   return (
     <svg
       ref={svg}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
       width="100%"
-      height="100%"
+      {...(!narrow && { height: '100%' })}
       role="img"
       aria-label={`The lever: reach ${show(reachMm)}`}
     >
-      <circle cx={94} cy={middle} r={15} fill="url(#hatch-metal)" stroke="var(--ink)" strokeWidth="1.8" />
-      <text x={94} y={middle + 42} textAnchor="middle" fontSize="16" fontWeight="500">
+      <circle cx={bar} cy={middle} r={15} fill="url(#hatch-metal)" stroke="var(--ink)" strokeWidth="1.8" />
+      <text x={bar} y={middle + 42} textAnchor="middle" fontSize="16" fontWeight="500">
         bar
       </text>
       <line x1={x(0)} x2={x(reachMm)} y1={middle + 14} y2={middle + 14} stroke="var(--ink)" />
-      {x.ticks(13).map((mm) => (
-        <g key={mm} transform={`translate(${x(mm)},${middle + 14})`}>
-          {mm <= reachMm && <line y2={mm % 10 === 0 ? 9 : 5} stroke="var(--ink)" />}
-          {mm % 20 === 0 && mm <= reachMm - 4 && (
+      {ticks.map((mm) => (
+        <g key={mm} transform={`translate(${x(reachMm - mm)},${middle + 14})`}>
+          <line y2={mm % 10 === 0 ? 9 : 5} stroke="var(--ink)" />
+          {mm % 20 === 0 && (
             <text y={26} textAnchor="middle" fontSize="15" fontWeight="500" style={{ fill: 'var(--slate)' }}>
               {tick(mm)}
             </text>
@@ -76,7 +95,7 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
         <g transform={`translate(${x(reachMm - biteMm)},${middle - 4})`}>
           <MarkShape shape={biteMark} />
           <text y={-30} textAnchor="middle" fontSize="16" fontWeight="500">
-            first touch {show(biteMm)}
+            {biteTitle} {show(biteMm)}
             {share}
           </text>
         </g>
@@ -88,17 +107,19 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
         strokeWidth="8"
         strokeLinecap="round"
       />
-      <text x={x(reachMm) + 20} y={middle + 4} fontSize="16" fontWeight="500">
-        blade at rest {show(reachMm)}
-      </text>
+      {!narrow && (
+        <text x={x(reachMm) + 20} y={middle + 4} fontSize="16" fontWeight="500">
+          blade at rest
+        </text>
+      )}
       <text
-        x={WIDTH - 24}
+        x={width - (narrow ? 4 : 24)}
         y={HEIGHT - 14}
         textAnchor="end"
         fontSize="15"
         style={{ fill: 'var(--slate)', fontFamily: 'var(--text)' }}
       >
-        hold Space or drag the blade to squeeze
+        {narrow ? 'drag the blade to squeeze' : 'hold Space or drag the blade to squeeze'}
       </text>
       <rect
         x={blade - 26}

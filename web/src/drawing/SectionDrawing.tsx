@@ -9,43 +9,53 @@ interface Props {
   readonly title: string
   /** Names of the parts, from the caliper to the back, with the point each one's leader goes to, in mm. */
   readonly labels: readonly { readonly text: string; readonly at: readonly [number, number] }[]
+  readonly narrow: boolean
   readonly show: (mm: number) => string
   readonly scaleBar: ScaleBarProps
 }
 
-const WIDTH = 770
-const HEIGHT = 564
-const TOP = 96
-const FOOT = 130
+const WIDE = { width: 770, height: 564, top: 96, foot: 130 }
+/** On a phone each name has a line of its own. */
+const NARROW = { width: 362, height: 560, top: 150, foot: 190 }
+const LETTER = 8
 
-function fitScale({ bounds }: Section): Scale {
+function fitScale({ bounds }: Section, { width, height, top, foot }: typeof WIDE): Scale {
   const [minX, minY] = bounds.min
   const [maxX, maxY] = bounds.max
-  const k = Math.min((WIDTH - 60) / (maxX - minX), (HEIGHT - TOP - FOOT) / (maxY - minY), 14)
-  const left = (WIDTH - k * (maxX - minX)) / 2
+  const k = Math.min((width - 60) / (maxX - minX), (height - top - foot) / (maxY - minY), 14)
+  const left = (width - k * (maxX - minX)) / 2
   const x = scaleLinear([minX, minX + 1], [left, left + k])
-  const middle = TOP + (HEIGHT - TOP - FOOT) / 2
+  const middle = top + (height - top - foot) / 2
   const y = scaleLinear([0, 1], [middle, middle - k])
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
 }
 
 /** A mount cut open along its bolt, to scale, from the numbers its plan was worked out with. */
-export const SectionDrawing = memo(function SectionDrawing({ section, title, labels, show, scaleBar }: Props) {
-  const scale = fitScale(section)
+export const SectionDrawing = memo(function SectionDrawing({ section, title, labels, narrow, show, scaleBar }: Props) {
+  const room = narrow ? NARROW : WIDE
+  const { width, height } = room
+  const scale = fitScale(section, room)
   const upper = scale.y(section.bounds.max[1]) - 6
   const lower = scale.y(section.bounds.min[1])
+  const measure = (text: string, mm: number) => `${text} ${show(mm)}`
   const columns = [...labels].sort((a, b) => a.at[0] - b.at[0])
-  const step = (WIDTH - 40) / Math.max(1, columns.length)
+  const step = (width - 40) / Math.max(1, columns.length)
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${height}`}
       width="100%"
-      height="100%"
+      {...(!narrow && { height: '100%' })}
       role="img"
       aria-label={`${title}, in section, to scale`}
     >
       <ScaleBar {...scaleBar} k={scale.k} />
-      <text x={WIDTH - 24} y={33} textAnchor="end" fontSize="18" fontWeight="600">
+      <text
+        x={narrow ? 0 : width - 24}
+        y={narrow ? 64 : 33}
+        textAnchor={narrow ? 'start' : 'end'}
+        fontSize="18"
+        fontWeight="600"
+      >
         {title}
       </text>
       <Shapes shapes={section.shapes} scale={scale} />
@@ -64,15 +74,21 @@ export const SectionDrawing = memo(function SectionDrawing({ section, title, lab
               stroke="var(--ink)"
               {...(b - a > 24 && { markerStart: 'url(#arrow)', markerEnd: 'url(#arrow)' })}
             />
-            <text x={b + 8} y={y + 6} fontSize="19" fontWeight="600">
-              {text} {show(to - from)}
+            <text
+              x={Math.min(b + 8, width - LETTER * measure(text, to - from).length)}
+              y={y + 6}
+              fontSize="19"
+              fontWeight="600"
+            >
+              {measure(text, to - from)}
             </text>
           </g>
         )
       })}
       {columns.map(({ text, at }, index) => {
-        const x = 20 + step * (index + 0.5)
-        const y = lower + 34 + (index % 2) * 26
+        const half = (LETTER * text.length) / 2
+        const x = Math.min(width - half, Math.max(half, 20 + step * (index + 0.5)))
+        const y = lower + 34 + (narrow ? index : index % 2) * 26
         return (
           <g key={text}>
             <path

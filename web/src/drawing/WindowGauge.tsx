@@ -51,8 +51,8 @@ export function WindowGauge(props: GaugeProps) {
       role="img"
       aria-label={`${label}: ${valueText}`}
       style={{
-        maxWidth: 380,
-        maxHeight: 80,
+        maxWidth: 320,
+        maxHeight: 68,
         justifySelf: 'center',
         cursor: onDrag ? 'ew-resize' : 'default',
         touchAction: onDrag ? 'pan-y' : 'auto',

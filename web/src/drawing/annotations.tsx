@@ -1,17 +1,17 @@
 import type { DimensionLine, FrameLabel, Inset, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
+import { DrawnButton } from './DrawnButton.tsx'
+import { INSET, type Layout } from './layout.ts'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
 import type { Scale } from './paint.tsx'
 
-/** Width of the drawing’s box, in its own pixels. */
-export const WIDTH = 770
-export const INSET = { width: 132, height: 92, times: 6, wall: 34, step: 124 }
 /** A dimension line shorter than this, in pixels, is told by its leader and its inset. */
 const SHORTEST_LINE = 12
 
 /** What a leader line carries: a reading’s value and its state. */
 export interface LeaderNote {
   readonly reading: string
+  readonly title: string
   readonly text: string
   readonly mark: MarkName
 }
@@ -92,18 +92,22 @@ export function LeaderLine({
   to,
   y,
   onRight,
+  layout,
   onPick,
 }: {
   leader: LeaderNote
   to: Point
   y: number
   onRight: boolean
+  layout: Layout
   onPick: () => void
 }) {
-  const elbow = onRight ? WIDTH - 214 : 214
-  const end = onRight ? WIDTH - 176 : 176
+  const { width } = layout
+  const at = layout.leader
+  const elbow = onRight ? width - at.elbow : at.elbow
+  const end = onRight ? width - at.end : at.end
   const text = onRight ? end + 8 : end - 8
-  const mark = onRight ? end + 92 : end - 92
+  const mark = onRight ? end + at.mark : end - at.mark
   return (
     <g>
       <path d={`M${elbow},${y}L${to[0]},${to[1]}`} fill="none" stroke="var(--ink)" markerEnd="url(#arrow)" />
@@ -114,25 +118,38 @@ export function LeaderLine({
       <g transform={`translate(${mark},${y - 1})`}>
         <MarkShape shape={leader.mark} />
       </g>
-      {/* biome-ignore lint/a11y/useSemanticElements: a button cannot live inside an SVG */}
-      <rect
-        role="button"
-        tabIndex={-1}
-        aria-label={`enter ${leader.reading}`}
-        x={onRight ? end : end - 108}
+      <DrawnButton
+        label={`enter ${leader.title}, ${leader.text === '?' ? 'not measured' : leader.text}`}
+        x={onRight ? end : end - at.touch}
         y={y - 26}
-        width={108}
+        width={at.touch}
         height={52}
-        fill="transparent"
-        style={{ cursor: 'pointer' }}
-        onClick={onPick}
-        onKeyDown={() => undefined}
+        onPress={onPick}
       />
     </g>
   )
 }
 
-export function ScrewLabel({ note, at, onRight }: { note: HandleNote; at: Point; onRight: boolean }) {
+/** Words keep clear of a line that runs under them. */
+const HALO = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5, strokeLinejoin: 'round' } as const
+
+/** Words beside a point: from it outwards, or on a narrow drawing from the edge of the paper. */
+const beside = (x: number, onRight: boolean, off: number, { narrow, width }: Layout) =>
+  narrow
+    ? ({ x: onRight ? width - 4 : 4, textAnchor: onRight ? 'end' : 'start' } as const)
+    : ({ x: x + (onRight ? off : -off), textAnchor: onRight ? 'start' : 'end' } as const)
+
+export function ScrewLabel({
+  note,
+  at,
+  onRight,
+  layout,
+}: {
+  note: HandleNote
+  at: Point
+  onRight: boolean
+  layout: Layout
+}) {
   const sign = onRight ? 1 : -1
   const [x, y] = at
   const turning = note.screw?.next
@@ -163,13 +180,7 @@ export function ScrewLabel({ note, at, onRight }: { note: HandleNote; at: Point;
           </text>
         </g>
       )}
-      <text
-        x={x + sign * 14}
-        y={y + 36}
-        textAnchor={onRight ? 'start' : 'end'}
-        fontSize="16"
-        fontWeight={turning ? 600 : 500}
-      >
+      <text {...beside(x, onRight, 14, layout)} y={y + 36} fontSize="16" fontWeight={turning ? 600 : 500}>
         {note.text}
       </text>
     </g>
@@ -182,20 +193,21 @@ export function MoveLabel({
   at,
   onRight,
   above,
+  layout,
 }: {
   note: HandleNote
   at: Point
   onRight: boolean
   above: boolean
+  layout: Layout
 }) {
-  const sign = onRight ? 1 : -1
   return (
     <text
-      x={at[0] + sign * 12}
-      y={at[1] + (above ? -46 : 68)}
-      textAnchor={onRight ? 'start' : 'end'}
+      {...beside(at[0], onRight, 12, layout)}
+      y={layout.narrow ? layout.brake.top + 4 : at[1] + (above ? -46 : 68)}
       fontSize="18"
       fontWeight="600"
+      {...HALO}
       style={{ fill: 'var(--predicted)' }}
     >
       {note.text}

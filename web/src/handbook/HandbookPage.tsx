@@ -6,12 +6,17 @@ import { CALCULATIONS } from '@overhaul/core/calculations/registry'
 import { BITE, convertBite, type RimThrow, rimThrowOf } from '@overhaul/core/families/rim/bite'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import { showQuantity } from '@overhaul/core/stand/describe'
-import { vocabulary } from '@overhaul/core/tape/tape'
+import { vocabulary } from '@overhaul/core/tape/words'
 import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { useState } from 'react'
 import styled from 'styled-components'
+import { SubjectLine } from '../app/Shell.tsx'
 import { useSettings } from '../app/settings.ts'
-import { Cautions, Choose, Label, Slate, SourceNote, Table } from '../ui/parts.tsx'
+import { Choose } from '../ui/Choose.tsx'
+import { Ruled } from '../ui/layout.ts'
+import { SearchField } from '../ui/SearchField.tsx'
+import { Title } from '../ui/Title.tsx'
+import { Cautions, Label, Slate, SourceNote } from '../ui/words.tsx'
 
 const Room = styled.main`
   flex: 1;
@@ -30,14 +35,6 @@ const Room = styled.main`
     font: 600 19px/1.2 var(--label);
   }
 `
-const SearchField = styled.input`
-  height: 46px;
-  max-width: 360px;
-  border: 1.5px solid var(--control);
-  background: none;
-  padding: 0 12px;
-`
-
 const Head = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -70,25 +67,22 @@ export default function HandbookPage() {
   const brake = model.ok ? rimThrowOf(model.value) : undefined
   return (
     <Room>
+      <Title>Handbook</Title>
+      <SubjectLine>handbook</SubjectLine>
       <Head>
         <SearchField
-          type="search"
-          aria-label="Search the handbook"
+          label="Search the handbook"
           placeholder="search the handbook"
           value={search}
-          onChange={(event) => setSearch(event.target.value)}
+          onChange={setSearch}
         />
         <Choose
-          aria-label="For this brake"
+          label="For this brake"
+          unseen
+          options={FAMILIES}
           value={family.id}
-          onChange={(event) => setFamily(FAMILIES.find((each) => each.id === event.target.value) ?? family)}
-        >
-          {FAMILIES.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.title}
-            </option>
-          ))}
-        </Choose>
+          onChange={(id) => setFamily(FAMILIES.find((each) => each.id === id) ?? family)}
+        />
       </Head>
       {cautions.length > 0 && (
         <section aria-label="Cautions">
@@ -103,7 +97,7 @@ export default function HandbookPage() {
       {steps.length > 0 && (
         <section aria-label="Steps">
           <Label>In working order</Label>
-          <Table>
+          <Ruled>
             <tbody>
               {steps.map((step) => (
                 <tr key={step.id}>
@@ -118,7 +112,7 @@ export default function HandbookPage() {
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </Ruled>
         </section>
       )}
       {search.trim() === '' &&
@@ -128,7 +122,7 @@ export default function HandbookPage() {
       {model.ok && search.trim() === '' && (
         <section aria-label="Tape">
           <Label>The tape’s words</Label>
-          <Table>
+          <Ruled>
             <tbody>
               {vocabulary({ kit, model: model.value }).map((each) => (
                 <tr key={each.word}>
@@ -142,7 +136,7 @@ export default function HandbookPage() {
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </Ruled>
         </section>
       )}
       {cautions.length + steps.length + calculations.length === 0 && <p>Nothing in the handbook matches “{search}”.</p>}
@@ -155,7 +149,7 @@ function SchoolList({ school }: { school: SchoolSpec }) {
   return (
     <section aria-label={`Schools: ${school.title}`}>
       <Label>Schools: {school.title}</Label>
-      <Table>
+      <Ruled>
         <tbody>
           {school.options.map((each) => (
             <tr key={each.id}>
@@ -168,7 +162,7 @@ function SchoolList({ school }: { school: SchoolSpec }) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </Ruled>
     </section>
   )
 }
@@ -186,7 +180,7 @@ function BiteTable({ family, brake }: { family: Family; brake: RimThrow }) {
         For a {family.title} brake of the book and its lever. On the Stand they convert for the brake at hand.
       </Slate>
       <div style={{ overflowX: 'auto' }}>
-        <Table>
+        <Ruled>
           <thead>
             <tr>
               <th>school</th>
@@ -209,7 +203,7 @@ function BiteTable({ family, brake }: { family: Family; brake: RimThrow }) {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Ruled>
       </div>
     </section>
   )
@@ -219,7 +213,7 @@ function Calculations({ found }: { found: typeof CALCULATIONS }) {
   return (
     <section aria-label="Calculations">
       <Label>Calculations</Label>
-      <Table>
+      <Ruled>
         <tbody>
           {found.map((each) => {
             const worked = each.work(each.example)
@@ -248,7 +242,7 @@ function Calculations({ found }: { found: typeof CALCULATIONS }) {
             )
           })}
         </tbody>
-      </Table>
+      </Ruled>
     </section>
   )
 }

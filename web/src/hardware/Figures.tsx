@@ -5,7 +5,10 @@ import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
-import { Field, foldSummary, Label, Press, Slate } from '../ui/parts.tsx'
+import { Fold } from '../ui/Fold.tsx'
+import { Press } from '../ui/Press.tsx'
+import { TextField } from '../ui/TextField.tsx'
+import { Label, Slate } from '../ui/words.tsx'
 import { groupsOf, provenanceOf, showFigure, type Typed, unitWords } from './figures.ts'
 
 const Grid = styled.div`
@@ -18,20 +21,6 @@ const Row = styled.div`
   display: grid;
   gap: 2px;
   align-content: start;
-  label {
-    display: grid;
-    gap: 5px;
-    font: 500 17px/1.15 var(--label);
-  }
-  label > span {
-    display: flex;
-    align-items: baseline;
-    gap: 6px;
-  }
-  input {
-    width: 100%;
-    min-width: 0;
-  }
 `
 const Under = styled.div`
   display: flex;
@@ -39,31 +28,14 @@ const Under = styled.div`
   gap: 6px;
   min-height: 26px;
 `
-const Back = styled.button`
-  all: unset;
-  cursor: pointer;
-  min-height: 44px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  font-size: 16px;
-  &:focus-visible {
-    outline: 3px solid var(--predicted);
-  }
-`
-const Fold = styled.details`
-  border-top: 1px solid var(--rule);
-  summary {
-    min-height: 48px;
-    ${foldSummary}
-  }
-`
-
 interface Props {
   readonly family: Family
   readonly hardware: Hardware
   readonly model: BrakeModel
   readonly typed: Typed
   readonly onType: (id: string, text: string) => void
+  /** What was found wrong with a figure, by its id. */
+  readonly faults: Readonly<Record<string, string>>
   /** The field in hand, for the drawing. */
   readonly onHand: (id: string | undefined) => void
   readonly onTakeBack?: (id: string, known: Dimension) => void
@@ -86,42 +58,34 @@ export function Figures(props: Props) {
       {fields(shape)}
       <Label>Lever, cable, wheel and load</Label>
       {fields(told)}
-      <Fold>
-        <summary>Assumed until the brake shows otherwise</summary>
-        {fields(assumed)}
-      </Fold>
+      <Fold title="Assumed until the brake shows otherwise">{fields(assumed)}</Fold>
     </>
   )
 }
 
-function Figure({ spec, hardware, typed, onType, onHand, onTakeBack }: Props & { spec: DimensionSpec }) {
+function Figure({ spec, hardware, typed, faults, onType, onHand, onTakeBack }: Props & { spec: DimensionSpec }) {
   const { length } = useSettings()
   const known = hardware.dimensions[spec.id]
   const now = showFigure(spec, known?.value ?? bookOf(spec, hardware.end), length)
   return (
     <Row>
-      <label>
-        {spec.title}
-        <span>
-          <Field
-            inputMode="decimal"
-            autoComplete="off"
-            placeholder={now}
-            value={typed[spec.id] ?? ''}
-            onChange={(event) => onType(spec.id, event.target.value)}
-            onFocus={() => onHand(spec.id)}
-          />
-          {unitWords(spec, length)}
-        </span>
-      </label>
+      <TextField
+        label={`${spec.title}, ${unitWords(spec, length)}`}
+        decimal
+        placeholder={now}
+        value={typed[spec.id] ?? ''}
+        onChange={(text) => onType(spec.id, text)}
+        onFocus={() => onHand(spec.id)}
+        error={faults[spec.id]}
+      />
       <Under>
         <Slate>
           {typed[spec.id]?.trim() ? `instead of ${now} ${unitWords(spec, length)}` : provenanceOf(spec, known)}
         </Slate>
         {known?.since && onTakeBack && (
-          <Back type="button" onClick={() => onTakeBack(spec.id, known)} aria-label={`take back ${spec.title}`}>
+          <Press quiet onPress={() => onTakeBack(spec.id, known)} aria-label={`take back ${spec.title}`}>
             take back
-          </Back>
+          </Press>
         )}
       </Under>
     </Row>

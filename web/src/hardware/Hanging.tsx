@@ -6,7 +6,10 @@ import styled from 'styled-components'
 import type { BicycleRecord, BrakeRecord } from '../data/api.ts'
 import { change } from '../data/changes.ts'
 import { newId } from '../data/ids.ts'
-import { Choose, Label, Press, Row, Slate } from '../ui/parts.tsx'
+import { Choose } from '../ui/Choose.tsx'
+import { Row } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Label, Slate } from '../ui/words.tsx'
 
 const Place = styled.section`
   display: grid;
@@ -44,13 +47,7 @@ export function Hanging({ bicycle, end, hanging }: Props) {
         {hanging ? 'Replace it by another brake' : `No brake hangs in ${end === 'front' ? 'front' : 'the rear'}`}
       </Label>
       <Row>
-        <Choose aria-label={`New brake, ${end}`} value={familyId} onChange={(event) => setFamilyId(event.target.value)}>
-          {FAMILIES.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.title}
-            </option>
-          ))}
-        </Choose>
+        <Choose label={`New brake, ${end}`} unseen options={FAMILIES} value={familyId} onChange={setFamilyId} />
         <Press onPress={() => hang(newId(), familyId, { family: familyId, dimensions: {} })}>Hang a new one</Press>
       </Row>
       {hanging && <Slate>The one that hangs here is put by with its jobs, and can be hung back.</Slate>}

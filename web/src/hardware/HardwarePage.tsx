@@ -1,5 +1,6 @@
 import type { End } from '@overhaul/core/brake/dimension'
 import type { Family } from '@overhaul/core/brake/family'
+import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Dimension } from '@overhaul/core/stand/hardware'
 import { changedBy, type HardwareChange } from '@overhaul/core/stand/history'
 import { FAMILIES } from '@overhaul/core/workshop/families'
@@ -12,11 +13,13 @@ import type { BicycleRecord, BrakeRecord } from '../data/api.ts'
 import { type Change, change, useChanges } from '../data/changes.ts'
 import { useBicycle } from '../data/queries.ts'
 import { useKept } from '../data/use-kept.ts'
+import { Page } from '../ui/layout.ts'
 import { Options } from '../ui/Options.tsx'
-import { Complaint, Page, Press, Slate } from '../ui/parts.tsx'
+import { Press } from '../ui/Press.tsx'
+import { Complaint, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { Figures, WriteDown } from './Figures.tsx'
-import { following, readFigures, showFigure, type Typed, unitWords } from './figures.ts'
+import { following, readFigures, showFigure, type Typed, unitWords, wrongWith } from './figures.ts'
 import { Hanging } from './Hanging.tsx'
 import { Bench, Column, Ends } from './layout.ts'
 import { Naming } from './Naming.tsx'
@@ -84,7 +87,7 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
   const { waiting } = useChanges()
   const [typed, setTyped] = useKept<Typed>(`overhaul.figures.${brake.id}`, {})
   const [inHand, setInHand] = useState<string>()
-  const [fault, setFault] = useState<string>()
+  const [fault, setFault] = useState<Fault>()
   const path = `brakes/${brake.id}`
   const hardware = useMemo(() => {
     const changed = changedBy(brake.hardware, waitingOf(waiting, path))
@@ -98,7 +101,7 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
     const changed = changedBy(hardware, changes)
     const checked = changed.ok ? checkHardware(changed.value) : changed
     if (!checked.ok) {
-      setFault(checked.error.message)
+      setFault(checked.error)
       return false
     }
     setFault(undefined)
@@ -114,7 +117,7 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
   }
   const writeDown = () => {
     const read = readFigures(family, typed, length)
-    if (!read.ok) return setFault(read.error.message)
+    if (!read.ok) return setFault(read.error)
     const since = new Date().toISOString()
     const changes = Object.entries(read.value).map(
       ([dimension, value]): HardwareChange => ({ dimension, value, provenance: 'measured', since, by }),
@@ -150,11 +153,12 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
             hardware={hardware}
             model={model.value}
             typed={typed}
+            faults={fault ? wrongWith(family, fault) : {}}
             onType={(id, text) => setTyped((now) => ({ ...now, [id]: text }))}
             onHand={setInHand}
             onTakeBack={takeBack}
           />
-          {fault && <Complaint>{fault}</Complaint>}
+          {fault && <Complaint>{fault.message}</Complaint>}
           <WriteDown typed={typed} words="Write down what was measured" />
         </form>
         <Hanging key={brake.id} bicycle={bicycle} end={brake.end} hanging={brake} />

@@ -1,20 +1,24 @@
 import { useState } from 'react'
 import type { BicycleRecord } from '../data/api.ts'
 import { change } from '../data/changes.ts'
-import { Complaint, Field, Press, Row } from '../ui/parts.tsx'
+import { useKeptForm } from '../drafts/use-kept-form.ts'
+import { FormField } from '../ui/FormField.tsx'
+import { Row } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
 
 /** The bicycle's name and description, to be changed; and whether it hangs on the rack. */
 export function Naming({ bicycle }: { bicycle: BicycleRecord }) {
   const [naming, setNaming] = useState(false)
-  const [name, setName] = useState(bicycle.name)
-  const [description, setDescription] = useState(bicycle.description)
-  const [fault, setFault] = useState<string>()
+  const form = useKeptForm(`overhaul.naming.${bicycle.id}`, { name: bicycle.name, description: bicycle.description })
   const path = `bicycles/${bicycle.id}`
   const retired = bicycle.retiredAt !== null
-  const rename = () => {
+  const rename = form.handleSubmit(({ name, description }) => {
     const told = { name: name.trim(), description: description.trim() }
-    if (told.name === '') return setFault('The bicycle needs a name or number: it is how it is found on the rail.')
-    setFault(undefined)
+    if (told.name === '')
+      return form.setError('name', {
+        message: 'The bicycle needs a name or number: it is how it is found on the rail.',
+      })
+    form.done()
     setNaming(false)
     const before = { name: bicycle.name, description: bicycle.description }
     change({
@@ -25,7 +29,7 @@ export function Naming({ bicycle }: { bicycle: BicycleRecord }) {
       says: `${bicycle.name} is called ${told.name}${told.description ? `, ${told.description}` : ''}`,
       undo: [{ method: 'PATCH', path, body: before }],
     })
-  }
+  })
   const hang = () =>
     change({
       method: 'PATCH',
@@ -43,30 +47,23 @@ export function Naming({ bicycle }: { bicycle: BicycleRecord }) {
       </Row>
     )
   return (
-    <form
-      aria-label="Rename"
-      onSubmit={(event) => {
-        event.preventDefault()
-        rename()
-      }}
-    >
+    <form aria-label="Rename" onSubmit={rename}>
       <Row>
-        <label>
-          name or number
-          <Field autoFocus maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
-        </label>
-        <label>
-          description
-          <Field maxLength={500} value={description} onChange={(event) => setDescription(event.target.value)} />
-        </label>
+        <FormField control={form.control} name="name" label="name or number" autoFocus maxLength={80} width={170} />
+        <FormField control={form.control} name="description" label="description" maxLength={500} width={260} />
         <Press go type="submit">
           Rename
         </Press>
-        <Press quiet onPress={() => setNaming(false)}>
+        <Press
+          quiet
+          onPress={() => {
+            form.done()
+            setNaming(false)
+          }}
+        >
           Back
         </Press>
       </Row>
-      {fault && <Complaint>{fault}</Complaint>}
     </form>
   )
 }

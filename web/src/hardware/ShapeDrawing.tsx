@@ -1,8 +1,8 @@
 import type { BrakeModel } from '@overhaul/core/brake/model'
 import { useMemo } from 'react'
 import styled from 'styled-components'
-import { changeSettings, useSettings } from '../app/settings.ts'
-import { upright } from '../app/theme.ts'
+import { changeSettings, useMedia, useSettings } from '../app/settings.ts'
+import { PHONE, phone, upright } from '../app/theme.ts'
 import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
 import { Hatches } from '../drawing/Hatches.tsx'
 import { scaleBar } from '../drawing/ScaleBar.tsx'
@@ -16,12 +16,16 @@ const Place = styled.div`
   ${upright} {
     position: static;
   }
+  ${phone} {
+    aspect-ratio: auto;
+  }
 `
 const nothing = () => undefined
 
 /** The brake as its figures say, to scale, with what the field in hand is measured between. */
 export function ShapeDrawing({ model, inHand, said }: { model: BrakeModel; inHand: string | undefined; said: string }) {
   const { flipped, length } = useSettings()
+  const narrow = useMedia(PHONE)
   const frame = useMemo(() => ({ ...frameOf(model, inHand), insets: [] }), [model, inHand])
   return (
     <Place>
@@ -32,6 +36,7 @@ export function ShapeDrawing({ model, inHand, said }: { model: BrakeModel; inHan
         leaders={[]}
         notes={[]}
         flipped={flipped}
+        narrow={narrow}
         scaleBar={scaleBar(length)}
         caption={said}
         onFlip={() => changeSettings({ flipped: !flipped })}

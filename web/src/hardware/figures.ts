@@ -1,7 +1,7 @@
 import type { DimensionSpec, Dimensions } from '@overhaul/core/brake/dimension'
 import type { Family } from '@overhaul/core/brake/family'
 import type { BrakeModel } from '@overhaul/core/brake/model'
-import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
+import { type Fault, type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { parseNumber } from '@overhaul/core/quantity/number'
 import {
   formatNumber,
@@ -47,6 +47,12 @@ export function readFigures(family: Family, typed: Typed, length: LengthUnit): O
     read[spec.id] = value.value
   }
   return ok(read)
+}
+
+/** A fault by the figure it is about; by none where it is about several. */
+export function wrongWith({ dimensions }: Family, { field, message }: Fault): Readonly<Record<string, string>> {
+  const spec = dimensions.find(({ id, title }) => field === title || field.split('.').includes(id))
+  return spec ? { [spec.id]: message } : {}
 }
 
 /** The hardware with what is typed laid over it, as far as it can be read: the drawing follows the typing. */

@@ -2,7 +2,7 @@ import { routeOf } from '@overhaul/core/cable/route'
 import { reachAt } from '@overhaul/core/mount/judge'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import { useOtherEnd } from '../data/other-end.ts'
-import { Label, Slate } from '../ui/parts.tsx'
+import { Label, Slate } from '../ui/words.tsx'
 
 const reachLines = (stand: Stand): readonly string[] => {
   const reach = reachAt(stand)

@@ -2,9 +2,10 @@ import { partOf, type SchoolSpec } from '@overhaul/core/brake/school'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import styled from 'styled-components'
-import { Choose, Label, SourceNote } from '../ui/parts.tsx'
+import { Choose } from '../ui/Choose.tsx'
+import { Label, SourceNote } from '../ui/words.tsx'
 
-const Row = styled.label`
+const Row = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 6px 10px;
@@ -30,17 +31,13 @@ function Choice({ school, job, write }: Omit<Props, 'id'> & { school: SchoolSpec
     <Row>
       <Label as="span">School: {school.title}</Label>
       <Choose
-        aria-label={`School: ${school.title}`}
-        disabled={job.state.ended !== undefined}
-        value={now}
-        onChange={(event) => write([{ kind: 'swap', part: partOf(school), to: event.target.value }])}
-      >
-        {school.options.map((each) => (
-          <option key={each.id} value={each.id}>
-            {each.title}
-          </option>
-        ))}
-      </Choose>
+        label={`School: ${school.title}`}
+        unseen
+        isDisabled={job.state.ended !== undefined}
+        options={school.options}
+        value={now ?? ''}
+        onChange={(to) => write([{ kind: 'swap', part: partOf(school), to }])}
+      />
       {chosen && <SourceNote source={chosen.source} />}
     </Row>
   )

@@ -1,17 +1,12 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import { hasStraddle } from '@overhaul/core/cable/straddle'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import type { ComponentType } from 'react'
-import { BiteNotes, bitesOnRim } from './bite/BiteNotes.tsx'
-import { CableNotes } from './cable/CableNotes.tsx'
-import { LeverWeightNotes } from './cable/LeverWeightNotes.tsx'
-import { StraddleNotes } from './cable/StraddleNotes.tsx'
-import { MatchNotes } from './match/MatchNotes.tsx'
-import { isPlanned, MountPlans } from './mount/MountPlans.tsx'
-import { ReachNotes } from './mount/ReachLine.tsx'
+import { type ComponentType, lazy } from 'react'
+import { bitesOnRim } from './bite/bites-on-rim.ts'
+import { isPlanned } from './mount/is-planned.ts'
 import type { NotesProps } from './notes.ts'
-import { OtherEnd } from './OtherEnd.tsx'
-import { PadNotes } from './pads/PadNotes.tsx'
+
+const OtherEnd = lazy(async () => ({ default: (await import('./OtherEnd.tsx')).OtherEnd }))
 
 /** What a capability shows at a station, and the brakes it serves. */
 interface StationPanel {
@@ -31,6 +26,18 @@ const onArms = ({ model }: Job): boolean => model.padArm !== undefined
 
 const OtherCable = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="cable" />
 const OtherReach = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="reach" />
+
+/** Each comes when its station is first opened. */
+const MatchNotes = lazy(async () => ({ default: (await import('./match/MatchNotes.tsx')).MatchNotes }))
+const PadNotes = lazy(async () => ({ default: (await import('./pads/PadNotes.tsx')).PadNotes }))
+const CableNotes = lazy(async () => ({ default: (await import('./cable/CableNotes.tsx')).CableNotes }))
+const StraddleNotes = lazy(async () => ({ default: (await import('./cable/StraddleNotes.tsx')).StraddleNotes }))
+const MountPlans = lazy(async () => ({ default: (await import('./mount/MountPlans.tsx')).MountPlans }))
+const ReachNotes = lazy(async () => ({ default: (await import('./mount/ReachLine.tsx')).ReachNotes }))
+const LeverWeightNotes = lazy(async () => ({
+  default: (await import('./cable/LeverWeightNotes.tsx')).LeverWeightNotes,
+}))
+const BiteNotes = lazy(async () => ({ default: (await import('./bite/BiteNotes.tsx')).BiteNotes }))
 
 /** Every panel of every station, from the top down. */
 export const STATION_PANELS: readonly StationPanel[] = [

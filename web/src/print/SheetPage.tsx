@@ -6,7 +6,9 @@ import { useSettings } from '../app/settings.ts'
 import { useHeld } from '../data/drawer.ts'
 import { useJob } from '../data/use-job.ts'
 import { Mark } from '../drawing/Mark.tsx'
-import { Cautions, Label, Press, Slate, Table } from '../ui/parts.tsx'
+import { Ruled } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Cautions, Label, Slate } from '../ui/words.tsx'
 
 const Paper = styled.main`
   max-width: 900px;
@@ -88,7 +90,7 @@ export default function SheetPage() {
       </section>
       <section>
         <Label>Readings, as found and as left</Label>
-        <Table>
+        <Ruled>
           <thead>
             <tr>
               <th>reading</th>
@@ -109,12 +111,12 @@ export default function SheetPage() {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Ruled>
         {sheet.readings.length === 0 && <Slate>Nothing measured yet.</Slate>}
       </section>
       <section>
         <Label>Steps</Label>
-        <Table>
+        <Ruled>
           <tbody>
             {sheet.steps.map((each) => (
               <tr key={each.title}>
@@ -124,7 +126,7 @@ export default function SheetPage() {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Ruled>
       </section>
       {sheet.sections.map(({ title, lines }) => (
         <section key={title}>
@@ -136,7 +138,7 @@ export default function SheetPage() {
       ))}
       <section>
         <Label>Every entry</Label>
-        <Table>
+        <Ruled>
           <tbody>
             {sheet.log.map((each, index) => (
               <tr
@@ -149,7 +151,7 @@ export default function SheetPage() {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Ruled>
       </section>
       <section>
         <Label>Figures used</Label>

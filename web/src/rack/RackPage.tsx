@@ -2,10 +2,17 @@ import { useMutation } from '@tanstack/react-query'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
+import { SubjectLine } from '../app/Shell.tsx'
 import { api, type JobRow, type RackBicycle } from '../data/api.ts'
 import { refreshRack, useRack } from '../data/queries.ts'
 import { MarkShape, stationWords } from '../drawing/Mark.tsx'
-import { Complaint, Label, linkPress, Page, Press, SearchField, Slate } from '../ui/parts.tsx'
+import { linkPress, Page } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { SearchField } from '../ui/SearchField.tsx'
+import { TextField } from '../ui/TextField.tsx'
+import { Title } from '../ui/Title.tsx'
+import { Toggles } from '../ui/Toggles.tsx'
+import { Complaint, Label, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { FILTERS, type FilterId, matches } from './filter.ts'
 
@@ -14,25 +21,6 @@ const Tools = styled.div`
   flex-wrap: wrap;
   gap: 12px 18px;
   align-items: center;
-`
-const Filters = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  button {
-    all: unset;
-    cursor: pointer;
-    min-height: 44px;
-    padding: 0 12px;
-    font: 500 18px/44px var(--label);
-    border-bottom: 3px solid transparent;
-  }
-  button[aria-pressed='true'] {
-    border-color: var(--ink);
-    font-weight: 600;
-  }
-  button:focus-visible {
-    outline: 3px solid var(--predicted);
-  }
 `
 const Rail = styled.ul`
   display: grid;
@@ -93,6 +81,8 @@ export default function RackPage() {
 
   return (
     <Page>
+      <Title>Rack</Title>
+      <SubjectLine>rack</SubjectLine>
       <Tools>
         <SearchField
           label="Search the rack"
@@ -100,13 +90,15 @@ export default function RackPage() {
           value={search}
           onChange={setSearch}
         />
-        <Filters role="group" aria-label="Show">
-          {FILTERS.map(({ id, title }) => (
-            <button key={id} type="button" aria-pressed={filter === id} onClick={() => setFilter(id)}>
-              {title} {rack.data?.filter((each) => matches(each, '', id)).length}
-            </button>
-          ))}
-        </Filters>
+        <Toggles
+          label="Show"
+          options={FILTERS.map(({ id, title }) => ({
+            id,
+            title: `${title} ${rack.data?.filter((each) => matches(each, '', id)).length ?? ''}`,
+          }))}
+          value={filter}
+          onChange={(id) => setFilter(id as FilterId)}
+        />
         <span style={{ marginLeft: 'auto' }} />
         <Press onPress={addBicycle}>New bicycle</Press>
       </Tools>
@@ -259,20 +251,13 @@ function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null
         create.mutate(complaint)
       }}
     >
-      <input
-        aria-label="What is wrong?"
+      <TextField
+        label="What is wrong?"
+        unseen
         placeholder="what is wrong?"
         autoFocus
         value={complaint}
-        onChange={(event) => setComplaint(event.target.value)}
-        style={{
-          flex: 1,
-          minWidth: 140,
-          height: 46,
-          border: '1.5px solid var(--control)',
-          background: 'none',
-          padding: '0 10px',
-        }}
+        onChange={setComplaint}
       />
       <Press go type="submit" isDisabled={create.isPending}>
         Open job

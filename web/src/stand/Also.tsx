@@ -7,17 +7,14 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { upper } from '@overhaul/core/stand/words'
 import { type FormEvent, type ReactNode, useState } from 'react'
 import styled from 'styled-components'
-import { Choose, Complaint, Field, foldSummary, Press } from '../ui/parts.tsx'
+import { useKept } from '../data/use-kept.ts'
+import { Choose } from '../ui/Choose.tsx'
+import { Fold } from '../ui/Fold.tsx'
+import { Press } from '../ui/Press.tsx'
+import { TextField } from '../ui/TextField.tsx'
+import { Complaint } from '../ui/words.tsx'
 import { CloseUnreleased } from './next/parts.tsx'
 
-const Fold = styled.details`
-  border-top: 1px solid var(--rule);
-  margin-top: 6px;
-  summary {
-    min-height: 48px;
-    ${foldSummary}
-  }
-`
 const Line = styled.form`
   display: flex;
   flex-wrap: wrap;
@@ -26,6 +23,7 @@ const Line = styled.form`
 `
 
 interface Props {
+  readonly jobId: string
   readonly kit: Kit
   readonly length: LengthUnit
   /** The steps on this job’s sheet. */
@@ -45,60 +43,52 @@ const Written = ({ onWrite, children }: { onWrite: () => void; children: ReactNo
   </Line>
 )
 
-interface TextFieldProps {
-  readonly label: string
-  readonly value: string
-  readonly onChange: (text: string) => void
-  readonly placeholder?: string
-  /** Fixed width in pixels; all the room there is if not given. */
-  readonly width?: number
-  readonly decimal?: boolean
+interface Typed {
+  readonly reading: string
+  readonly amount: string
+  readonly fastener: string
+  readonly torque: string
+  readonly note: string
+  readonly step: string
+  readonly reason: string
 }
 
-const TextField = ({ label, value, onChange, placeholder, width, decimal }: TextFieldProps) => (
-  <Field
-    aria-label={label}
-    placeholder={placeholder}
-    inputMode={decimal ? 'decimal' : 'text'}
-    style={width ? { width } : { flex: 1 }}
-    value={value}
-    onChange={(event) => onChange(event.target.value)}
-  />
-)
-
 /** Everything else the tape takes, by touch: any reading, a note, a torque, a part replaced, a step skipped. */
-export function Also({ kit, length, steps, write }: Props) {
-  const [reading, setReading] = useState<string>(() => kit.readings[0]?.id ?? '')
-  const [amount, setAmount] = useState('')
-  const [note, setNote] = useState('')
-  const [fastener, setFastener] = useState('anchor')
-  const [torque, setTorque] = useState('')
-  const [step, setStep] = useState('dial-in')
-  const [reason, setReason] = useState('')
+export function Also({ jobId, kit, length, steps, write }: Props) {
+  const [open, setOpen] = useKept(`overhaul.also-open.${jobId}`, false)
+  const [typed, change] = useKept<Typed>(`overhaul.also.${jobId}`, {
+    reading: kit.readings[0]?.id ?? '',
+    amount: '',
+    fastener: 'anchor',
+    torque: '',
+    note: '',
+    step: 'dial-in',
+    reason: '',
+  })
   const [fault, setFault] = useState<string>()
-  const spec = kit.reading(reading)
+  const lay = (more: Partial<Typed>) => change((now) => ({ ...now, ...more }))
+  const spec = kit.reading(typed.reading)
   const torqueUnit = shownUnit('Nm', length)
 
-  const log = (bodies: readonly EntryBody[], done: () => void) => {
+  const log = (bodies: readonly EntryBody[], done: Partial<Typed>) => {
     setFault(undefined)
-    if (write(bodies)) done()
+    if (write(bodies)) lay(done)
   }
   const logReading = () => {
     if (!spec) return
-    const value = parseQuantity(amount, shownUnit(spec.unit, length), spec.title)
+    const value = parseQuantity(typed.amount, shownUnit(spec.unit, length), spec.title)
     if (!value.ok) return setFault(value.error.message)
     const { id, unit, instrument } = spec
-    log([{ kind: 'reading', reading: id, value: value.value, unit, instrument }], () => setAmount(''))
+    log([{ kind: 'reading', reading: id, value: value.value, unit, instrument }], { amount: '' })
   }
   const logTorque = () => {
-    const value = parseQuantity(torque, torqueUnit, 'torque')
+    const value = parseQuantity(typed.torque, torqueUnit, 'torque')
     if (!value.ok) return setFault(value.error.message)
-    log([{ kind: 'torque', fastener: fastener.trim(), valueNm: value.value }], () => setTorque(''))
+    log([{ kind: 'torque', fastener: typed.fastener.trim(), valueNm: value.value }], { torque: '' })
   }
 
   return (
-    <Fold>
-      <summary>Write something else</summary>
+    <Fold title="Write something else" open={open} onOpen={(now) => setOpen(() => now)}>
       <Line as="div">
         <Press onPress={() => write([{ kind: 'confirm', step: 'squeezes', count: 10 }])}>Squeezed ten times</Press>
         {Object.values(LOOSENED).map((step) => (
@@ -113,43 +103,63 @@ export function Also({ kit, length, steps, write }: Props) {
         ))}
       </Line>
       <Written onWrite={logReading}>
-        <Choose aria-label="reading" value={reading} onChange={(event) => setReading(event.target.value)}>
-          {kit.readings.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.title}, {shownUnit(each.unit, length)}
-            </option>
-          ))}
-        </Choose>
-        <TextField label="amount" value={amount} onChange={setAmount} width={90} decimal />
-      </Written>
-      <Written onWrite={logTorque}>
-        <TextField label="fastener" value={fastener} onChange={setFastener} width={150} />
+        <Choose
+          label="reading"
+          unseen
+          options={kit.readings.map(({ id, title, unit }) => ({ id, title: `${title}, ${shownUnit(unit, length)}` }))}
+          value={typed.reading}
+          onChange={(reading) => lay({ reading })}
+        />
         <TextField
-          label={`torque, ${torqueUnit}`}
-          value={torque}
-          onChange={setTorque}
-          placeholder={torqueUnit === 'Nm' ? 'N·m' : 'in·lb'}
-          width={90}
+          label="amount"
+          unseen
           decimal
+          width={90}
+          value={typed.amount}
+          onChange={(amount) => lay({ amount })}
         />
       </Written>
-      <Written onWrite={() => log([{ kind: 'note', text: note.trim() }], () => setNote(''))}>
-        <TextField label="note" value={note} onChange={setNote} placeholder="note" />
+      <Written onWrite={logTorque}>
+        <TextField
+          label="fastener"
+          unseen
+          width={150}
+          value={typed.fastener}
+          onChange={(fastener) => lay({ fastener })}
+        />
+        <TextField
+          label={`torque, ${torqueUnit}`}
+          unseen
+          decimal
+          placeholder={torqueUnit === 'Nm' ? 'N·m' : 'in·lb'}
+          width={90}
+          value={typed.torque}
+          onChange={(torque) => lay({ torque })}
+        />
       </Written>
-      <Written onWrite={() => log([{ kind: 'skip', step, reason }], () => setReason(''))}>
-        <Choose aria-label="step to skip" value={step} onChange={(event) => setStep(event.target.value)}>
-          {steps
+      <Written onWrite={() => log([{ kind: 'note', text: typed.note.trim() }], { note: '' })}>
+        <TextField label="note" unseen placeholder="note" value={typed.note} onChange={(note) => lay({ note })} />
+      </Written>
+      <Written onWrite={() => log([{ kind: 'skip', step: typed.step, reason: typed.reason }], { reason: '' })}>
+        <Choose
+          label="step to skip"
+          unseen
+          options={steps
             .filter((each) => each.done.kind !== 'signed')
-            .map((each) => (
-              <option key={each.id} value={each.id}>
-                skip {each.title}
-              </option>
-            ))}
-        </Choose>
-        <TextField label="reason" value={reason} onChange={setReason} placeholder="reason" />
+            .map(({ id, title }) => ({ id, title: `skip ${title}` }))}
+          value={typed.step}
+          onChange={(step) => lay({ step })}
+        />
+        <TextField
+          label="reason"
+          unseen
+          placeholder="reason"
+          value={typed.reason}
+          onChange={(reason) => lay({ reason })}
+        />
       </Written>
       <Line as="div">
-        <CloseUnreleased write={write} />
+        <CloseUnreleased jobId={jobId} write={write} />
       </Line>
       {fault && <Complaint>{fault}</Complaint>}
     </Fold>

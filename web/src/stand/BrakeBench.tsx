@@ -4,8 +4,8 @@ import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { showReading } from '@overhaul/core/stand/describe'
 import { type KeyboardEvent, type Ref, useImperativeHandle, useMemo, useRef } from 'react'
 import styled from 'styled-components'
-import { changeSettings, useSettings } from '../app/settings.ts'
-import { upright } from '../app/theme.ts'
+import { changeSettings, useMedia, useSettings } from '../app/settings.ts'
+import { PHONE, phone, upright } from '../app/theme.ts'
 import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
 import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
 import { scaleBar } from '../drawing/ScaleBar.tsx'
@@ -29,6 +29,13 @@ export const Front = styled.div`
 const Side = styled.div`
   border-top: 1px solid var(--rule);
   aspect-ratio: 770 / 118;
+  ${upright} {
+    aspect-ratio: auto;
+    height: 96px;
+  }
+  ${phone} {
+    height: auto;
+  }
 `
 interface Props {
   readonly job: Job
@@ -39,6 +46,7 @@ interface Props {
 /** The brake and its lever, drawn from what is believed; squeezed, only this is drawn anew with each frame. */
 export function BrakeBench({ job, length, ref }: Props) {
   const { flipped } = useSettings()
+  const narrow = useMedia(PHONE)
   const section = useRef<HTMLElement>(null)
   useImperativeHandle(ref, () => section.current as HTMLElement)
   const reach = job.dimensions.leverReachMm as number
@@ -77,6 +85,7 @@ export function BrakeBench({ job, length, ref }: Props) {
           leaders={leadersOf(job, frame, squeezing, length)}
           notes={notesOf(job, length)}
           flipped={flipped}
+          narrow={narrow}
           scaleBar={scaleBar(length)}
           caption={captionOf(job, frame)}
           onFlip={() => changeSettings({ flipped: !flipped })}
@@ -87,10 +96,12 @@ export function BrakeBench({ job, length, ref }: Props) {
         <LeverDrawing
           reachMm={reach}
           travelMm={squeeze.travelMm}
+          biteTitle={job.kit.title(biteId)}
           biteMm={typeof bite === 'number' ? bite : undefined}
           biteMark={readingMark(job, biteId)}
           expectedBitesMm={turn ? outcomesOf(turn, biteId) : []}
           window={job.windows.empty ? undefined : job.windows.of[biteId]}
+          narrow={narrow}
           show={(mm) => showReading(job.kit, biteId, mm, length)}
           tick={(mm) => formatNumber(mm, shownUnit('mm', length), length === 'in' ? 1 : 0)}
           onTravel={squeeze.to}

@@ -5,10 +5,12 @@ import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantit
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { showParts } from '@overhaul/core/stand/describe'
 import type { KeyboardEvent } from 'react'
+import { Button, FieldError, Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { phone } from '../app/theme.ts'
 import type { Drafts } from '../drafts/use-drafts.ts'
 import { WindowGauge } from '../drawing/WindowGauge.tsx'
+import { fieldFault } from '../ui/field.ts'
 
 const Row = styled.div`
   display: grid;
@@ -27,7 +29,7 @@ const Row = styled.div`
   }
 `
 
-const Name = styled.button`
+const Name = styled(Button)`
   all: unset;
   cursor: pointer;
   min-height: 44px;
@@ -37,12 +39,12 @@ const Name = styled.button`
   letter-spacing: 0.02em;
   text-decoration: underline dotted var(--control);
   text-underline-offset: 4px;
-  &:focus-visible {
+  &[data-focus-visible] {
     outline: 3px solid var(--predicted);
   }
 `
 
-const Value = styled.label`
+const Value = styled.div`
   display: flex;
   align-items: baseline;
   justify-content: flex-end;
@@ -50,6 +52,10 @@ const Value = styled.label`
   font: 500 17px/1 var(--label);
   color: var(--slate);
   position: relative;
+  [slot='errorMessage'] {
+    ${fieldFault}
+    text-align: right;
+  }
   input {
     width: 76px;
     height: 46px;
@@ -61,6 +67,9 @@ const Value = styled.label`
     font-variant-numeric: tabular-nums;
     color: var(--ink);
     border-radius: 0;
+    &[data-invalid] {
+      border-bottom: 3px solid var(--out);
+    }
     &[data-draft='true'] {
       background: var(--wash);
       border-bottom: 3px solid var(--ink);
@@ -138,15 +147,12 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
       else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
         event.preventDefault()
         drafts.nudge(id, value, event.key === 'ArrowUp' ? 1 : -1)
-      } else if (event.key === 'Escape') {
-        drafts.drop(id)
-        event.currentTarget.blur()
       }
     }
 
     return (
       <Row key={id}>
-        <Name type="button" onClick={() => onWhy(id)} title="working and sources">
+        <Name onPress={() => onWhy(id)} aria-label={`${spec.title}: working and sources`}>
           {spec.title}
         </Name>
         <WindowGauge
@@ -166,19 +172,26 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
           {...(!locked && { onDrag: (each: number) => drafts.setValue(id, each) })}
         />
         <Value>
-          <input
+          <TextField
             aria-label={spec.title}
-            data-reading={id}
-            data-draft={drafts.text[id] !== undefined}
-            inputMode="decimal"
-            autoComplete="off"
-            readOnly={locked}
-            placeholder="–"
             value={text}
-            onChange={(event) => drafts.set(id, event.target.value)}
-            onFocus={(event) => event.target.select()}
-            onKeyDown={onKeyDown}
-          />
+            onChange={(typed) => drafts.set(id, typed)}
+            isReadOnly={locked}
+            isInvalid={drafts.faults[id] !== undefined}
+            validationBehavior="aria"
+          >
+            <Input
+              data-reading={id}
+              data-draft={drafts.text[id] !== undefined}
+              {...(drafts.text[id] !== undefined && { 'data-draft-of': id })}
+              inputMode="decimal"
+              autoComplete="off"
+              placeholder="–"
+              onFocus={(event) => event.target.select()}
+              onKeyDown={onKeyDown}
+            />
+            <FieldError>{drafts.faults[id]}</FieldError>
+          </TextField>
           <span>
             {shown}
             {id === 'biteTravel' && value !== undefined && <Share>{Math.round((100 * value) / reach)} %</Share>}

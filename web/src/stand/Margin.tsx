@@ -7,7 +7,8 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayMove, showQuantity, showReading } from '@overhaul/core/stand/describe'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
-import { Label, Press, SideSheet, Slate, SourceNote } from '../ui/parts.tsx'
+import { Cover } from '../ui/Cover.tsx'
+import { Slate, SourceNote } from '../ui/words.tsx'
 
 export type Subject =
   | { readonly kind: 'advice' }
@@ -23,12 +24,6 @@ const Worked = styled.div`
     font: 600 18px/1.3 var(--label);
   }
 `
-const Top = styled.div`
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-`
-
 interface Props {
   readonly job: Job
   readonly subject: Subject
@@ -36,20 +31,13 @@ interface Props {
   readonly onClose: () => void
 }
 
+const titleOf = ({ kit }: Job, subject: Subject): string =>
+  subject.kind === 'reading' ? `: ${kit.title(subject.reading)}` : subject.kind === 'worked' ? `: ${subject.title}` : ''
+
 /** The sheet's margin: formula, numbers put in, and where each figure comes from. */
 export function Margin({ job, subject, length, onClose }: Props) {
   return (
-    <SideSheet aria-label="Working">
-      <Top>
-        <Label>
-          Working
-          {subject.kind === 'reading' && `: ${job.kit.title(subject.reading)}`}
-          {subject.kind === 'worked' && `: ${subject.title}`}
-        </Label>
-        <Press hint="Esc" onPress={onClose}>
-          Close
-        </Press>
-      </Top>
+    <Cover title={`Working${titleOf(job, subject)}`} onClose={onClose}>
       {subject.kind === 'worked' ? (
         subject.worked.map((each, index) => <Calculated key={`${each.id} ${index}`} worked={each} />)
       ) : (
@@ -62,7 +50,7 @@ export function Margin({ job, subject, length, onClose }: Props) {
           {(subject.kind === 'reading' || dialling(job)) && <Geometry job={job} />}
         </>
       )}
-    </SideSheet>
+    </Cover>
   )
 }
 

@@ -1,6 +1,7 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import { useEffect, useRef } from 'react'
+import { Button } from 'react-aria-components'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
 import { MarkShape, stationWords } from '../drawing/Mark.tsx'
@@ -22,7 +23,7 @@ const Stop = styled.li`
   display: grid;
 `
 
-const Face = styled.button<{ $here: boolean }>`
+const Face = styled(Button)<{ $here: boolean }>`
   all: unset;
   display: grid;
   justify-items: center;
@@ -34,11 +35,11 @@ const Face = styled.button<{ $here: boolean }>`
   font: ${({ $here }) => ($here ? 600 : 500)} 18px/1.2 var(--label);
   letter-spacing: 0.02em;
   border-bottom: 3px solid ${({ $here }) => ($here ? 'var(--ink)' : 'transparent')};
-  &:focus-visible {
+  &[data-focus-visible] {
     outline: 3px solid var(--predicted);
     outline-offset: -4px;
   }
-  &:disabled {
+  &[data-disabled] {
     cursor: default;
     color: var(--slate);
   }
@@ -67,12 +68,11 @@ export function RunLine({ stations, here, onGo }: Props) {
         {stations.map(({ id, title, mark, cause }) => (
           <Stop key={id}>
             <Face
-              type="button"
               $here={id === here}
-              disabled={mark === 'left-out'}
-              aria-current={id === here ? 'step' : undefined}
+              isDisabled={mark === 'left-out'}
+              {...(id === here && { 'aria-current': 'step' as const })}
               aria-label={`${title}: ${stationWords(mark)}${cause ? `, ${cause}` : ''}`}
-              onClick={() => onGo(id)}
+              onPress={() => onGo(id)}
             >
               <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
                 <MarkShape shape={mark} r={9} />

@@ -4,19 +4,23 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { upper } from '@overhaul/core/stand/words'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
 import type { OpenJob } from '../data/use-job.ts'
+import { sayBad, sift } from '../drafts/drafts.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
 import { Hatches } from '../drawing/Hatches.tsx'
-import { isPlanned } from '../panels/mount/MountPlans.tsx'
-import { MountSection } from '../panels/mount/MountSection.tsx'
+import { isPlanned } from '../panels/mount/is-planned.ts'
 import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
-import { Complaint, foldSummary } from '../ui/parts.tsx'
+import { Fold } from '../ui/Fold.tsx'
+import { notice, takeNotice } from '../ui/Notices.tsx'
+import { Press } from '../ui/Press.tsx'
+import { Complaint } from '../ui/words.tsx'
 import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
 import { Gauges } from './Gauges.tsx'
 import { useHeldWindows } from './held-windows.ts'
@@ -27,7 +31,13 @@ import { RunLine } from './RunLine.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useKeys } from './use-keys.ts'
 import { lastMoved } from './view.ts'
+import { WordList } from './WordList.tsx'
 import { WorkSwitch } from './WorkSwitch.tsx'
+import { WrittenBy } from './WrittenBy.tsx'
+
+const MountSection = lazy(async () => ({
+  default: (await import('../panels/mount/MountSection.tsx')).MountSection,
+}))
 
 const Room = styled.div`
   flex: 1;
@@ -35,54 +45,66 @@ const Room = styled.div`
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
   grid-template-columns: minmax(0, 1fr);
-  ${upright} {
-    display: block;
-    padding-bottom: 130px;
-  }
 `
 const Bench = styled.main`
   display: grid;
-  grid-template-columns: minmax(0, 770fr) minmax(0, 510fr);
+  grid-template-columns: minmax(0, 770fr) minmax(440px, 510fr);
+  grid-template-rows: minmax(0, 1fr);
   min-height: 0;
   ${upright} {
     grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 9fr) minmax(0, 10fr);
   }
-`
-const FoldedDrawing = styled.details`
-  order: 2;
-  border-bottom: 1px solid var(--rule);
-  summary {
-    min-height: 52px;
-    padding: 0 24px;
-    ${foldSummary}
+  ${onPhone} {
+    grid-template-rows: minmax(0, 1fr);
   }
 `
 const Right = styled.div`
   position: relative;
   min-height: 0;
+`
+/** What scrolls stops short of the buttons that stay in sight. */
+const Scroll = styled.div`
+  height: 100%;
   overflow-y: auto;
-  ${onPhone} {
-    order: 1;
-    overflow: visible;
-  }
+  scroll-padding: 12px 0 72px;
 `
 const Readings = styled.section`
   padding: 4px 24px;
+  ${onPhone} {
+    padding: 4px 16px;
+  }
+`
+const Folded = styled.div`
+  padding: 0 16px;
+  border-bottom: 1px solid var(--rule);
+  [role='group'] > section {
+    border: 0;
+  }
 `
 const Foot = styled.footer`
   border-top: 1px solid var(--rule);
   padding: 0 24px;
   background: var(--sheet);
-  ${upright} {
-    position: fixed;
-    bottom: 0;
-    left: 0;
-    right: 0;
-    z-index: 3;
+  ${onPhone} {
+    padding: 0 16px;
+  }
+`
+const LogLine = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  align-items: center;
+  gap: 4px;
+  ${onPhone} {
+    grid-template-columns: minmax(0, 1fr) auto;
   }
 `
 const Message = styled.div`
-  padding: 8px 0 0;
+  padding: 8px 0;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
 `
 
 /** The Stand: one brake, what it reads, what to do next. */
@@ -93,7 +115,8 @@ export function Stand({ open }: { open: OpenJob }) {
   const [seen, setSeen] = useState<StationId>()
   const [fault, setFault] = useState<string>()
   const [subject, setSubject] = useState<Subject>()
-  const [help, setHelp] = useState(false)
+  const [help, setHelp] = useState<'keys' | 'words'>()
+  const [wrote, setWrote] = useState(false)
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
@@ -106,45 +129,66 @@ export function Stand({ open }: { open: OpenJob }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
   useEffect(() => setSeen(undefined), [stationOfNext])
 
+  const toDrawing = () => drawing.current?.focus({ preventScroll: true })
   const write = (bodies: readonly EntryBody[]): boolean => {
     const refused = open.write(bodies)
     setFault(refused?.message)
-    if (!refused) drawing.current?.focus({ preventScroll: true })
+    if (!refused) {
+      setWrote(true)
+      toDrawing()
+    }
     return !refused
   }
-  const save = (first?: EntryBody) => {
-    const bodies = drafts.bodies()
-    if (!bodies.ok) {
-      setFault(bodies.error.message)
-      return
-    }
-    if (bodies.value.length === 0) return
-    if (write(first ? [first, ...bodies.value] : bodies.value)) drafts.drop()
+  /** What can be written is; a draft that cannot is named, stays, and holds up only itself. */
+  const save = (...first: readonly EntryBody[]) => {
+    const { ready, bad, stopped } = sift(drafts.read(), first, open.check)
+    drafts.blame(Object.fromEntries(Object.entries(bad).map(([reading, { message }]) => [reading, message])))
+    const says = stopped?.message ?? sayBad(job.kit, bad)
+    if (ready.length > 0 && write([...first, ...ready.map(({ body }) => body)]))
+      drafts.drop(...ready.map(({ reading }) => reading))
+    if (says) setFault(says)
+    const [firstBad] = Object.keys(bad)
+    if (firstBad) document.querySelector<HTMLInputElement>(`[data-draft-of="${firstBad}"]`)?.focus()
   }
+  const letGo = (reading: string) => {
+    const text = drafts.text[reading] ?? ''
+    drafts.drop(reading)
+    notice(`${upper(job.kit.title(reading))} ${text}: let go`, {
+      title: 'Bring back',
+      run: () => drafts.set(reading, text),
+    })
+  }
+  const press = (key: string) => {
+    if (!covered) document.querySelector<HTMLButtonElement>(`[data-key="${key}"]`)?.click()
+  }
+  const covered = subject !== undefined || help !== undefined
 
   useKeys({
-    measure: () =>
-      (
-        document.querySelector<HTMLInputElement>('[data-measure="0"]') ??
-        document.querySelector<HTMLInputElement>('[data-reading]')
-      )?.focus(),
+    measure() {
+      setSubject(undefined)
+      setHelp(undefined)
+      toFirstField()
+    },
     tape: () => tape.current?.focus(),
-    didIt: () => document.querySelector<HTMLButtonElement>('[data-key="did-it"]')?.click(),
-    notWell: () => document.querySelector<HTMLButtonElement>('[data-key="not-well"]')?.click(),
-    undo: () => setPicked(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
+    press,
+    undo: () => takeNotice() || setPicked(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
     working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
-    help: () => setHelp((now) => !now),
+    help: () => setHelp((now) => (now ? undefined : 'keys')),
     station: (index) => {
       const found = line[index]
       if (found) setSeen(found.id)
     },
     escape() {
-      setSubject(undefined)
-      setHelp(false)
-      setPicked(undefined)
-      setFault(undefined)
-      drafts.drop()
-      drawing.current?.focus({ preventScroll: true })
+      const at = document.activeElement
+      const draft = at instanceof HTMLElement ? at.dataset.draftOf : undefined
+      const back = document.querySelector<HTMLButtonElement>('[data-back]')
+      if (help) setHelp(undefined)
+      else if (subject) setSubject(undefined)
+      else if (draft !== undefined && drafts.text[draft]) letGo(draft)
+      else if (picked !== undefined) setPicked(undefined)
+      else if (back) back.click()
+      else if (fault !== undefined) setFault(undefined)
+      else toDrawing()
     },
   })
 
@@ -174,7 +218,9 @@ export function Stand({ open }: { open: OpenJob }) {
   const bench = mounting ? (
     <Drawing ref={drawing} tabIndex={0} aria-label="Bench drawing: the mount in section.">
       <Front>
-        <MountSection kit={job.kit} plans={plans} length={length} />
+        <Suspense fallback={null}>
+          <MountSection kit={job.kit} plans={plans} length={length} />
+        </Suspense>
       </Front>
     </Drawing>
   ) : (
@@ -186,56 +232,63 @@ export function Stand({ open }: { open: OpenJob }) {
       <Hatches />
       <RunLine stations={line} here={station} onGo={setSeen} />
       <Bench>
-        {phone ? (
-          <FoldedDrawing>
-            <summary>Drawing of the brake and the lever</summary>
-            {bench}
-          </FoldedDrawing>
-        ) : (
-          bench
-        )}
+        {!phone && bench}
         <Right>
-          <NextPanel
-            job={job}
-            length={length}
-            drafts={drafts}
-            write={write}
-            onSave={save}
-            onWhy={() => setSubject({ kind: 'advice' })}
-            onGauge={onGauge}
-            sheetHref={`/api/jobs/${record.job.id}/sheet`}
-          />
-          <Readings aria-label="Readings">
-            {station === 'wheel' && <WorkSwitch job={job} write={write} />}
-            <Gauges
+          <Scroll inert={covered}>
+            <NextPanel
+              jobId={record.job.id}
               job={job}
-              readings={shownReadings}
-              turn={turn}
               length={length}
               drafts={drafts}
-              locked={ended}
-              onSave={() => save()}
-              onWhy={(reading) => setSubject({ kind: 'reading', reading })}
+              write={write}
+              onSave={(first) => (first ? save(first) : save())}
+              onWhy={() => setSubject({ kind: 'advice' })}
+              onGauge={onGauge}
+              sheetHref={`/api/jobs/${record.job.id}/sheet`}
             />
-            <SeenBeside job={job} shown={shownReadings} />
-          </Readings>
-          <StationNotes
-            job={job}
-            jobId={record.job.id}
-            plans={plans}
-            station={station}
-            length={length}
-            write={write}
-            onWorked={onWorked}
-          />
-          {subject && <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />}
-          {help && <KeyList onClose={() => setHelp(false)} />}
+            <Readings aria-label="Readings">
+              {station === 'wheel' && <WorkSwitch job={job} write={write} />}
+              <Gauges
+                job={job}
+                readings={shownReadings}
+                turn={turn}
+                length={length}
+                drafts={drafts}
+                locked={ended}
+                onSave={() => save()}
+                onWhy={(reading) => setSubject({ kind: 'reading', reading })}
+              />
+              <SeenBeside job={job} shown={shownReadings} />
+            </Readings>
+            {phone && (
+              <Folded>
+                <Fold title="Drawing of the brake and the lever">{bench}</Fold>
+              </Folded>
+            )}
+            <StationNotes
+              job={job}
+              jobId={record.job.id}
+              plans={plans}
+              station={station}
+              length={length}
+              write={write}
+              onWorked={onWorked}
+            />
+          </Scroll>
+          {subject && !help && (
+            <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />
+          )}
+          {help === 'keys' && <KeyList onClose={() => setHelp(undefined)} />}
+          {help === 'words' && <WordList kit={job.kit} model={job.model} onClose={() => setHelp(undefined)} />}
         </Right>
       </Bench>
       <Foot>
         {fault && (
           <Message>
             <Complaint>{fault}</Complaint>
+            <Press quiet onPress={() => setFault(undefined)}>
+              Understood
+            </Press>
           </Message>
         )}
         <Tape
@@ -243,13 +296,30 @@ export function Stand({ open }: { open: OpenJob }) {
           job={job}
           length={length}
           input={tape}
+          check={open.check}
           write={write}
-          onDone={() => drawing.current?.focus({ preventScroll: true })}
+          onDone={toDrawing}
+          onWords={() => setHelp('words')}
         />
-        <Log job={job} length={length} waiting={waiting} write={write} picked={picked} onPick={setPicked} />
+        <LogLine>
+          <Log job={job} length={length} waiting={waiting} write={write} picked={picked} onPick={setPicked} />
+          <WrittenBy wrote={wrote} />
+          {!phone && (
+            <Press quiet hint="?" onPress={() => setHelp('keys')}>
+              Keys
+            </Press>
+          )}
+        </LogLine>
       </Foot>
     </Room>
   )
+}
+
+/** The first field or answer asked for; where nothing is, the first gauge. */
+function toFirstField() {
+  const asked = document.querySelector<HTMLElement>('[data-measure="0"]')
+  const field = asked?.matches('input') ? asked : asked?.querySelector<HTMLElement>('input:checked, input')
+  ;(field ?? document.querySelector<HTMLInputElement>('[data-reading]'))?.focus()
 }
 
 /** What is seen beside the readings of the dial-in, where they are shown. */

@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { SubjectLine } from '../app/Shell.tsx'
 import { useJob } from '../data/use-job.ts'
-import { Slate } from '../ui/parts.tsx'
+import { Slate } from '../ui/words.tsx'
 import { Stand } from './Stand.tsx'
 
 const Plain = styled.main`

@@ -2,12 +2,12 @@ import type { StationId } from '@overhaul/core/brake/station'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
 import type { StepState } from '@overhaul/core/run-sheet/step-state'
-import { useMemo } from 'react'
+import { Suspense, useMemo } from 'react'
 import styled from 'styled-components'
 import { Mark, type Shape } from '../drawing/Mark.tsx'
 import type { NotesProps } from '../panels/notes.ts'
 import { panelsAt } from '../panels/panels.tsx'
-import { Label, Slate } from '../ui/parts.tsx'
+import { Label, Slate } from '../ui/words.tsx'
 import { Also } from './Also.tsx'
 
 const Notes = styled.section`
@@ -47,9 +47,11 @@ export function StationNotes({ station, ...props }: Props) {
   )
   return (
     <Notes aria-label="At this station">
-      {panelsAt(station, job).map(({ id, Panel }) => (
-        <Panel key={id} {...props} />
-      ))}
+      <Suspense fallback={<Slate>…</Slate>}>
+        {panelsAt(station, job).map(({ id, Panel }) => (
+          <Panel key={id} {...props} />
+        ))}
+      </Suspense>
       <Learnt job={job} shown={station === 'bite' || station === 'centre'} />
       <Label>At this station</Label>
       <Steps>
@@ -61,7 +63,9 @@ export function StationNotes({ station, ...props }: Props) {
           </li>
         ))}
       </Steps>
-      {!state.ended && <Also kit={job.kit} length={length} steps={sheet.map((each) => each.step)} write={write} />}
+      {!state.ended && (
+        <Also jobId={props.jobId} kit={job.kit} length={length} steps={sheet.map((each) => each.step)} write={write} />
+      )}
     </Notes>
   )
 }

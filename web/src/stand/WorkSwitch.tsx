@@ -3,7 +3,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { lastSeen } from '@overhaul/core/stand/fold'
 import { Options } from '../ui/Options.tsx'
-import { Slate } from '../ui/parts.tsx'
+import { Slate } from '../ui/words.tsx'
 
 /** What the job is for; it decides which steps stand on its sheet. */
 export function WorkSwitch({ job, write }: { job: Job; write: (bodies: readonly EntryBody[]) => boolean }) {

@@ -5,8 +5,8 @@ import { useSettings } from '../app/settings.ts'
 export interface KeyActions {
   readonly measure: () => void
   readonly tape: () => void
-  readonly didIt: () => void
-  readonly notWell: () => void
+  /** Presses the button of that name, where it stands. */
+  readonly press: (key: 'did-it' | 'not-well' | 'else' | 'skip' | 'gauge') => void
   readonly undo: () => void
   readonly working: () => void
   readonly help: () => void
@@ -20,22 +20,29 @@ const DIGITS = '1234567890-'
 export const KEYS: readonly (readonly [string, string])[] = [
   ['Space', 'squeeze the lever (while the drawing has focus)'],
   ['m', 'measure: go to the first reading asked for'],
-  ['t', 'tape'],
+  ['Enter', 'save what is typed'],
   ['d', 'did it; it is well'],
   ['n', 'it is not well'],
-  ['u', 'undo the last entry'],
+  ['e', 'did something else'],
+  ['s', 'skip, with a reason'],
+  ['g', 'read the practice gauge'],
+  ['t', 'tape; ? there shows its words'],
+  ['u', 'undo the last entry; just after Esc, bring back what it let go'],
   ['w', 'working: why, with numbers and sources'],
   ['1 … 9, 0, -', 'stations in working order'],
-  ['Enter', 'save what is typed'],
-  ['Esc', 'drop what is typed, close what is open'],
+  ['Esc', 'take back the one thing in hand: close what is open, let go of the field one is in'],
   ['?', 'this list'],
 ]
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.matches('input:not([type=checkbox]), textarea, select') || target.isContentEditable)
+const WRITES = 'input:not([type=checkbox], [type=radio], [type=range]), textarea'
+const LISTS = '[role=listbox], [role=option], [role=grid], [role=menu]'
 
-/** Letter keys rest inside text fields and where this screen has switched them off. */
+/** Text is being written, or a list takes letters for its own. */
+const takesLetters = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.matches(WRITES) || target.isContentEditable || target.closest(LISTS) !== null)
+
+/** Letter keys work wherever the focus is unless text is being written or a list has it, or this screen has switched them off. */
 export function useKeys(actions: KeyActions): void {
   const { letterKeys } = useSettings()
   const latest = useRef(actions)
@@ -43,14 +50,17 @@ export function useKeys(actions: KeyActions): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const act = latest.current
+      if (event.defaultPrevented || event.repeat) return
       if (event.key === 'Escape') return act.escape()
-      if (event.repeat) return
-      if (!letterKeys || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+      if (!letterKeys || takesLetters(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
       const letter: Record<string, (() => void) | undefined> = {
         m: act.measure,
         t: act.tape,
-        d: act.didIt,
-        n: act.notWell,
+        d: () => act.press('did-it'),
+        n: () => act.press('not-well'),
+        e: () => act.press('else'),
+        s: () => act.press('skip'),
+        g: () => act.press('gauge'),
         u: act.undo,
         w: act.working,
         '?': act.help,

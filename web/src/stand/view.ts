@@ -26,6 +26,7 @@ export function leadersOf(job: Job, frame: Frame, squeezing: boolean, length: Le
     const value = squeezing ? drawn : job.state.readings[reading]?.value
     return {
       reading,
+      title: job.kit.title(reading),
       text: typeof value === 'number' ? showParts(job.kit, reading, value, length).number : '?',
       mark: squeezing ? 'predicted' : readingMark(job, reading),
     }

@@ -5,9 +5,11 @@ import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { FoldedEntry } from '@overhaul/core/stand/fold'
 import { format } from 'date-fns'
 import { useState } from 'react'
+import { Button } from 'react-aria-components'
 import styled from 'styled-components'
 import { drop, isBehind, isHeldBack, type Waiting, writeAgain } from '../data/outbox.ts'
-import { Press } from '../ui/parts.tsx'
+import { Press } from '../ui/Press.tsx'
+import { TextField } from '../ui/TextField.tsx'
 
 const Strip = styled.ol`
   display: flex;
@@ -19,7 +21,7 @@ const Strip = styled.ol`
     border-right: 1px solid var(--rule);
   }
 `
-const Item = styled.button<{ $struck: boolean }>`
+const Item = styled(Button)<{ $struck: boolean }>`
   all: unset;
   cursor: pointer;
   min-height: 46px;
@@ -30,7 +32,7 @@ const Item = styled.button<{ $struck: boolean }>`
   white-space: nowrap;
   text-decoration: ${({ $struck }) => ($struck ? 'line-through' : 'none')};
   color: ${({ $struck }) => ($struck ? 'var(--slate)' : 'inherit')};
-  &:focus-visible {
+  &[data-focus-visible] {
     outline: 3px solid var(--predicted);
     outline-offset: -3px;
   }
@@ -103,9 +105,8 @@ export function Log({ job, length, waiting, write, picked, onPick }: Props) {
       {[...job.state.line].reverse().map(({ entry, struckBy, overtakenBy }) => (
         <li key={entry.id}>
           <Item
-            type="button"
             $struck={struckBy !== undefined}
-            onClick={() => onPick(entry.id)}
+            onPress={() => onPick(entry.id)}
             aria-label={`${clock(entry.at)} ${describe(entry, naming)}${struckBy ? ', struck' : ''}`}
           >
             <time dateTime={entry.at}>{clock(entry.at)}</time>
@@ -173,12 +174,13 @@ function AskWhich({
 
 function WhyField({ value, onChange }: { value: string; onChange: (text: string) => void }) {
   return (
-    <input
-      aria-label="why it is struck"
+    <TextField
+      label="why it is struck"
+      unseen
       placeholder="why, if you like"
+      width={190}
       value={value}
-      onChange={(event) => onChange(event.target.value)}
-      style={{ height: 44, border: '1.5px solid var(--control)', background: 'none', padding: '0 10px', width: 190 }}
+      onChange={onChange}
     />
   )
 }

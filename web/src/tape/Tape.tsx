@@ -2,71 +2,91 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { describe } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { complete, readTape } from '@overhaul/core/tape/tape'
-import { type KeyboardEvent, type RefObject, useState } from 'react'
+import { exampleLine } from '@overhaul/core/tape/example'
+import { readTape } from '@overhaul/core/tape/tape'
+import { complete, type Word } from '@overhaul/core/tape/words'
+import { type KeyboardEvent, type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import styled from 'styled-components'
 import { phone } from '../app/theme.ts'
+import type { Refusal } from '../data/use-job.ts'
 import { useKept } from '../data/use-kept.ts'
-import { Label } from '../ui/parts.tsx'
+import { listBox } from '../ui/Choose.tsx'
+import { notice } from '../ui/Notices.tsx'
+import { Press } from '../ui/Press.tsx'
 
 const Line = styled.form`
   display: grid;
-  grid-template-columns: auto minmax(180px, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) auto auto;
   align-items: center;
   gap: 14px;
   min-height: 52px;
   border-bottom: 1px solid var(--rule);
-  position: relative;
   ${phone} {
-    grid-template-columns: auto 1fr;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 8px;
   }
 `
-const Input = styled.input`
-  border: 0;
-  background: none;
-  height: 46px;
-  min-width: 0;
-  padding: 0 8px;
-  width: 100%;
-  font: 500 24px/1 var(--label);
-  letter-spacing: 0.02em;
-  outline-offset: -3px !important;
+const Box = styled(ComboBox<Word>)`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  align-items: center;
+  gap: 14px;
+  label {
+    font: 600 15px/1.2 var(--label);
+    letter-spacing: 0.06em;
+    text-transform: uppercase;
+  }
+  input {
+    border: 0;
+    background: none;
+    height: 46px;
+    min-width: 0;
+    padding: 0 8px;
+    width: 100%;
+    font: 500 24px/1 var(--label);
+    letter-spacing: 0.02em;
+    outline-offset: -3px;
+  }
 `
 const Echo = styled.p<{ $wrong: boolean }>`
   color: ${({ $wrong }) => ($wrong ? 'var(--out)' : 'var(--slate)')};
   font-weight: ${({ $wrong }) => ($wrong ? 600 : 400)};
-  max-width: 640px;
+  max-width: min(640px, 48vw);
   text-align: right;
   ${phone} {
     grid-column: 1 / -1;
+    grid-row: 2;
+    max-width: none;
     text-align: left;
-    padding-bottom: 6px;
+    padding-bottom: 4px;
+    &:empty {
+      display: none;
+    }
   }
 `
-const Words = styled.div`
-  position: absolute;
-  bottom: 100%;
-  left: 60px;
-  z-index: 3;
-  background: var(--sheet);
-  border: 1.5px solid var(--control);
+const Words = styled(Popover)`
+  ${listBox}
   min-width: 320px;
-  max-height: 46vh;
-  overflow-y: auto;
-  div {
-    display: grid;
-    grid-template-columns: 76px 1fr;
-    gap: 10px;
-    align-items: center;
-    min-height: 44px;
-    padding: 0 12px;
-    cursor: pointer;
-  }
-  div[aria-selected='true'] {
+  max-width: min(560px, calc(100vw - 24px));
+`
+const Item = styled(ListBoxItem)`
+  display: grid;
+  grid-template-columns: 76px 1fr;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  padding: 4px 12px;
+  cursor: pointer;
+  &[data-focused] {
     background: var(--wash);
   }
   b {
     font: 600 19px/1 var(--label);
+  }
+  small {
+    font-size: 16px;
+    color: var(--slate);
   }
 `
 
@@ -75,116 +95,155 @@ interface Props {
   readonly job: Job
   readonly length: LengthUnit
   readonly input: RefObject<HTMLInputElement | null>
+  /** What the log would answer to these. */
+  readonly check: (bodies: readonly EntryBody[]) => Refusal | undefined
   readonly write: (bodies: readonly EntryBody[]) => boolean
   readonly onDone: () => void
+  /** Shows the words of this brake. */
+  readonly onWords: () => void
 }
 
-/** What a line looks like at this brake: the readings of its dial-in. */
-const exampleOf = ({ kit, model }: Job): string =>
-  model.needed
-    .flatMap((id) => {
-      const spec = kit.reading(id)
-      return spec ? [`${spec.shorthand} ${spec.sd >= 1 ? '22' : '1.0'}`] : []
-    })
-    .join('  ')
+const MOST_WORDS = 8
+const MOST_LINES = 40
+
+/** A window that ends in this share of all that is accepted has no upper end worth the name. */
+const OPEN_AT = 0.6
+
+/** What a line looks like for what is asked for now. */
+function exampleOf({ kit, model, windows, dimensions, next }: Job, length: LengthUnit): string {
+  const { shorthand } = next.step
+  const plausible = (id: string) => {
+    const dimension = kit.reading(id)?.dimension
+    const window = windows.of[id]
+    if (window && window.low > 0 && window.high >= OPEN_AT * (kit.reading(id)?.max ?? 0)) return 1.5 * window.low
+    return window?.target ?? (dimension === undefined ? undefined : dimensions[dimension])
+  }
+  const asked =
+    next.kind === 'measure' || next.kind === 'mend'
+      ? { readings: next.readings }
+      : next.kind === 'turn'
+        ? { moves: next.turn.moves }
+        : shorthand === undefined
+          ? {}
+          : { step: shorthand }
+  const line = exampleLine({ kit, model, length }, asked, plausible)
+  return line || (next.kind === 'sign' ? 'release 7' : 'note …')
+}
 
 /** One line that takes the bench's shorthand, says what it understood, and writes it to the log on Enter. */
-export function Tape({ jobId, job, length, input, write, onDone }: Props) {
+export function Tape({ jobId, job, length, input, check, write, onDone, onWords }: Props) {
   const [text, change] = useKept(`overhaul.tape.${jobId}`, '')
+  const [lines, setLines] = useKept<readonly string[]>(`overhaul.tape-lines.${jobId}`, [])
+  /** How many lines back the hand has gone. */
+  const [back, setBack] = useState(0)
+  const open = useRef(false)
   const setText = (next: string) => change(() => next)
-  const [chosen, setChosen] = useState(0)
-  const [open, setOpen] = useState(false)
   const at = { kit: job.kit, model: job.model, length }
   const read = readTape(text, at)
-  const words = open ? complete(text, at).slice(0, 8) : []
-  const exact = words.length === 1 && text.endsWith(words[0]?.word ?? ' ')
-  const offered = exact ? [] : words
+  const words = complete(text, at).slice(0, MOST_WORDS)
+  const written = useDeferredValue(text)
+  const refused = useMemo(() => {
+    const { entries, error } = readTape(written, { kit: job.kit, model: job.model, length })
+    return entries.length > 0 && !error ? check(entries)?.error.message : undefined
+  }, [written, job, length, check])
   const unfinished = read.error?.code === 'unknown-word' && words.length > 0
-  const complaint = unfinished ? undefined : read.error?.message
+  const complaint = unfinished ? undefined : (read.error?.message ?? (written === text ? refused : undefined))
   const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
+  const aside = read.asides.length > 0 ? `(${read.asides.join('; ')})` : ''
 
-  const take = (word: string) => {
-    setText(`${text.replace(/\S*$/, '')}${word} `)
-    setChosen(0)
-    input.current?.focus()
-  }
   const submit = () => {
     if (text.trim() === '' || read.error || !write(read.entries)) return
+    setLines((now) => [...now.filter((each) => each !== text), text].slice(-MOST_LINES))
     setText('')
-    setOpen(false)
+    setBack(0)
     onDone()
   }
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') {
-      if (offered.length > 0) setOpen(false)
-      else {
-        setText('')
-        onDone()
-      }
-    } else if (offered.length > 0 && event.key === 'Tab') {
+  const goBack = (by: 1 | -1): boolean => {
+    const to = back + by
+    const line = to === 0 ? '' : lines.at(-to)
+    if (to < 0 || line === undefined) return false
+    setBack(to)
+    setText(line)
+    return true
+  }
+  /** What the line itself does comes before what its list of words does. */
+  const onKeyDownCapture = (event: KeyboardEvent) => {
+    const taken = () => {
       event.preventDefault()
-      take((offered[chosen] ?? offered[0])?.word ?? '')
-    } else if (offered.length > 0 && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      event.preventDefault()
-      setChosen((chosen + (event.key === 'ArrowDown' ? 1 : offered.length - 1)) % offered.length)
+      event.stopPropagation()
+    }
+    if (event.key === 'Enter' && !read.error) {
+      taken()
+      submit()
+    } else if (event.key === '?' && /(^|\s)$/.test(text)) {
+      taken()
+      onWords()
+    } else if (event.key === 'Tab' && !event.shiftKey && open.current && words[0]) {
+      taken()
+      setText(`${text.replace(/\S*$/, '')}${words[0].word} `)
+    } else if (event.key === 'ArrowUp' && !open.current && goBack(1)) taken()
+    else if (event.key === 'ArrowDown' && !open.current && back > 0 && goBack(-1)) taken()
+    else if (event.key === 'Escape' && !open.current) {
+      taken()
+      if (text === '') return onDone()
+      setText('')
+      notice(`Tape “${text}”: let go`, { title: 'Bring back', run: () => setText(text) })
     }
   }
 
   return (
     <Line
+      aria-label="Tape"
       onSubmit={(event) => {
         event.preventDefault()
         submit()
       }}
+      onKeyDownCapture={onKeyDownCapture}
     >
-      <Label as="label" htmlFor="tape">
-        Tape
-      </Label>
-      <Input
-        id="tape"
-        ref={input}
-        value={text}
-        autoComplete="off"
-        autoCapitalize="off"
-        spellCheck={false}
-        role="combobox"
-        aria-expanded={offered.length > 0}
-        aria-controls="tape-words"
-        aria-autocomplete="list"
-        aria-describedby="tape-echo"
-        disabled={job.state.ended !== undefined}
-        placeholder={job.state.released ? 'released' : job.state.closed ? 'closed' : exampleOf(job)}
-        onChange={(event) => {
-          setText(event.target.value)
-          setOpen(true)
-          setChosen(0)
+      <Box
+        items={words}
+        inputValue={text}
+        onInputChange={(next) => {
+          setText(next)
+          setBack(0)
         }}
-        onBlur={() => setOpen(false)}
-        onKeyDown={onKeyDown}
-      />
-      <Echo id="tape-echo" $wrong={complaint !== undefined} aria-live="polite">
-        {[echo, complaint].filter(Boolean).join(' · ')}
-      </Echo>
-      {offered.length > 0 && (
-        <Words id="tape-words" role="listbox" aria-label="Words of the tape">
-          {offered.map((each, index) => (
-            // biome-ignore lint/a11y/useFocusableInteractive: the input keeps the focus and steers the list
-            // biome-ignore lint/a11y/useKeyWithClickEvents: the input keeps the focus and steers the list
-            <div
-              key={each.word}
-              role="option"
-              aria-selected={index === chosen}
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => take(each.word)}
-            >
-              <b>{each.word}</b>
-              <span>
-                {each.means} <span style={{ color: 'var(--slate)' }}>{each.form}</span>
-              </span>
-            </div>
-          ))}
+        value={null}
+        onChange={(word) => word !== null && setText(`${text.replace(/\S*$/, '')}${word} `)}
+        onOpenChange={(isOpen) => {
+          open.current = isOpen
+        }}
+        allowsCustomValue
+        menuTrigger="input"
+        isDisabled={job.state.ended !== undefined}
+      >
+        <Label>Tape</Label>
+        <Input
+          ref={input}
+          autoComplete="off"
+          autoCapitalize="off"
+          spellCheck={false}
+          aria-describedby="tape-echo"
+          placeholder={job.state.released ? 'released' : job.state.closed ? 'closed' : exampleOf(job, length)}
+        />
+        <Words placement="top start">
+          <ListBox<Word> aria-label="Words of the tape">
+            {(each) => (
+              <Item id={each.word} textValue={each.word}>
+                <b>{each.word}</b>
+                <span>
+                  {each.means} <small>{each.form}</small>
+                </span>
+              </Item>
+            )}
+          </ListBox>
         </Words>
-      )}
+      </Box>
+      <Echo id="tape-echo" $wrong={complaint !== undefined} aria-live="polite">
+        {[[echo, aside].filter(Boolean).join(' '), complaint].filter(Boolean).join(' · ')}
+      </Echo>
+      <Press quiet onPress={onWords}>
+        Words
+      </Press>
     </Line>
   )
 }

@@ -1,72 +1,63 @@
+import { Label, Radio, RadioGroup } from 'react-aria-components'
 import styled from 'styled-components'
+import type { Choice } from './Choose.tsx'
 
-const Answers = styled.fieldset`
-  border: 0;
-  padding: 0;
-  margin: 0;
+const Answers = styled(RadioGroup)`
   min-width: 0;
   display: grid;
-  gap: 2px;
-  legend {
+  gap: 4px;
+  align-content: start;
+  > span {
     font: 500 16px/1 var(--label);
-    padding: 0 0 2px;
   }
-  div {
+  > div {
     display: flex;
     flex-wrap: wrap;
     row-gap: 4px;
   }
-  label {
-    min-height: 48px;
-    min-width: 48px;
-    padding: 0 10px;
-    display: grid;
-    place-items: center;
-    border: 1.5px solid var(--control);
-    margin-left: -1.5px;
-    font: 600 17px/1.05 var(--label);
-    cursor: pointer;
-  }
-  input {
-    position: absolute;
-    opacity: 0;
-  }
-  label:has(:checked) {
+`
+const Answer = styled(Radio)`
+  min-height: 48px;
+  min-width: 48px;
+  padding: 0 10px;
+  display: grid;
+  place-items: center;
+  border: 1.5px solid var(--control);
+  margin-left: -1.5px;
+  font: 600 17px/1.05 var(--label);
+  cursor: pointer;
+  &[data-selected] {
     background: var(--ink);
     color: var(--sheet);
   }
-  label:has(:focus-visible) {
-    outline: 3px solid var(--predicted);
+  &[data-pressed] {
+    background: var(--wash);
+    color: var(--ink);
+  }
+  &[data-focus-visible] {
+    z-index: 1;
   }
 `
 
 interface Props {
   readonly legend: string
-  readonly options: readonly { readonly id: string; readonly title: string }[]
+  readonly options: readonly Choice[]
   readonly value: string | undefined
   readonly onChange: (id: string) => void
-  /** Marks the first control of a panel, so that `m` goes to it. */
-  readonly measure?: number
+  /** Finds it again for the hand: `m` goes to the first of them. */
+  readonly measure?: number | undefined
 }
 
 /** One of a few answers, each a target for a gloved finger. */
 export function Options({ legend, options, value, onChange, measure }: Props) {
   return (
-    <Answers>
-      <legend>{legend}</legend>
+    <Answers value={value ?? null} onChange={onChange} {...(measure !== undefined && { 'data-measure': measure })}>
+      <Label>{legend}</Label>
       <div>
-        {options.map((each, index) => (
-          <label key={each.id}>
-            <input
-              type="radio"
-              name={legend}
-              value={each.id}
-              checked={value === each.id}
-              {...(index === 0 && { 'data-measure': measure })}
-              onChange={() => onChange(each.id)}
-            />
+        {options.map((each) => (
+          <Answer key={each.id} value={each.id}>
             {each.title}
-          </label>
+          </Answer>
         ))}
       </div>
     </Answers>

@@ -1,6 +1,7 @@
 import styled from 'styled-components'
 import { dropChange, undo, useChanges } from '../data/changes.ts'
-import { Complaint, Press } from '../ui/parts.tsx'
+import { Press } from '../ui/Press.tsx'
+import { Complaint } from '../ui/words.tsx'
 
 const Line = styled.div`
   display: flex;

@@ -7,22 +7,18 @@ import {
   type RimThrow,
   rimThrowOf,
 } from '@overhaul/core/families/rim/bite'
-import type { Job } from '@overhaul/core/run-sheet/job'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import styled from 'styled-components'
-import { Choose, Label, Slate } from '../../ui/parts.tsx'
+import { Choose } from '../../ui/Choose.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
-const Schools = styled.label`
+const Schools = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
 `
-
-/** Whether this brake bites by the gaps on both sides of a rim. */
-export const bitesOnRim = ({ family, model }: Job): boolean =>
-  family.schools.includes(BITE) && rimThrowOf(model) !== undefined
 
 /** The ways to say where it shall bite. Another school starts at its usual figure; each tells what this setting is in its words. */
 export function BiteNotes({ job, length, write }: NotesProps) {
@@ -38,24 +34,23 @@ function Bite({ job, brake, length, write }: Pick<NotesProps, 'job' | 'length' |
     <Schools>
       <Label as="span">Bite school</Label>
       <Choose
-        aria-label="Bite school"
-        disabled={job.state.ended !== undefined}
-        value={school.option}
-        onChange={(event) => {
-          const chosen = BITE.options.find((each) => each.id === event.target.value)
-          if (chosen) write([{ kind: 'swap', part: partOf(BITE), to: writeSchool(usualOf(chosen)) }])
-        }}
-      >
-        {BITE.options.map((each) => {
+        label="Bite school"
+        unseen
+        isDisabled={job.state.ended !== undefined}
+        options={BITE.options.map((each) => {
           const { amount = 0 } = convertBite(school, each.id, brake)
           const said = each.amount?.unit === 'mm' ? mm(amount) : `${Math.round(100 * amount)} %`
-          return (
-            <option key={each.id} value={each.id}>
-              {each.title} ({each.id === school.option ? said : `this setting is ${said}`})
-            </option>
-          )
+          return {
+            id: each.id,
+            title: `${each.title} (${each.id === school.option ? said : `this setting is ${said}`})`,
+          }
         })}
-      </Choose>
+        value={school.option}
+        onChange={(id) => {
+          const chosen = BITE.options.find((each) => each.id === id)
+          if (chosen) write([{ kind: 'swap', part: partOf(BITE), to: writeSchool(usualOf(chosen)) }])
+        }}
+      />
       <Slate>
         On this brake: first touch at {mm(setting.travelMm)} ({Math.round(100 * setting.share)} % of the reach),{' '}
         {mm(setting.cableMm)} of cable, {mm(setting.gapMm)} each side

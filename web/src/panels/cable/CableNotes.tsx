@@ -3,8 +3,11 @@ import { routeOf } from '@overhaul/core/cable/route'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useState } from 'react'
 import styled from 'styled-components'
-
-import { Choose, Complaint, Field, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Choose } from '../../ui/Choose.tsx'
+import { Row } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { TextField } from '../../ui/TextField.tsx'
+import { Complaint, Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 const Piece = styled.li`
@@ -18,20 +21,19 @@ const Piece = styled.li`
     grid-column: 1 / -1;
     font: 600 18px/1.2 var(--label);
   }
-  label {
-    display: grid;
-    font: 500 16px/1.1 var(--label);
-  }
-  input,
-  select {
-    width: 100%;
-    min-width: 0;
-  }
-  label:nth-of-type(4) {
+  > div:nth-of-type(4) {
     grid-column: 1;
   }
   > button {
     grid-column: 4;
+  }
+`
+const Named = styled.div`
+  display: grid;
+  gap: 3px;
+  min-width: 0;
+  > span {
+    font: 500 16px/1.1 var(--label);
   }
 `
 
@@ -62,31 +64,28 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
     title: string,
     value: number | undefined,
   ) => (
-    <label>
-      {title}
-      <Field
-        inputMode="decimal"
-        aria-label={`piece ${index + 1}, ${title}`}
-        value={value ?? ''}
-        onChange={(event) => change(index, { [field]: Number(event.target.value.replace(',', '.')) || 0 })}
+    <Named>
+      <span aria-hidden="true">{title}</span>
+      <TextField
+        unseen
+        decimal
+        label={`piece ${index + 1}, ${title}`}
+        value={String(value ?? '')}
+        onChange={(text) => change(index, { [field]: Number(text.replace(',', '.')) || 0 })}
       />
-    </label>
+    </Named>
   )
   const end = (index: number, field: 'from' | 'to', value: HousingEnd | undefined) => (
-    <label>
-      {field}
+    <Named>
+      <span aria-hidden="true">{field}</span>
       <Choose
-        aria-label={`piece ${index + 1}, ${field}`}
+        unseen
+        label={`piece ${index + 1}, ${field}`}
+        options={ENDS}
         value={value ?? 'ferrule'}
-        onChange={(event) => change(index, { [field]: event.target.value as HousingEnd })}
-      >
-        {ENDS.map((each) => (
-          <option key={each.id} value={each.id}>
-            {each.title}
-          </option>
-        ))}
-      </Choose>
-    </label>
+        onChange={(id) => change(index, { [field]: id as HousingEnd })}
+      />
+    </Named>
   )
   return (
     <section aria-label="Cable’s way">

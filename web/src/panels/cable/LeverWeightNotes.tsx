@@ -1,5 +1,6 @@
 import { leverWeightAt } from '@overhaul/core/cable/judge'
-import { Complaint, Label, Press, Slate } from '../../ui/parts.tsx'
+import { Press } from '../../ui/Press.tsx'
+import { Complaint, Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 /** What a spring scale on the blade tells: how strong the springs are, and what the cable takes. */

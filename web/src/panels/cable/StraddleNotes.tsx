@@ -2,8 +2,11 @@ import { gapOf, hasStraddle, straddleAt, straddleCurve, straddleFor, yokeFor } f
 import { MOST_HAND_N } from '@overhaul/core/match/lever-match'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo, useState } from 'react'
+import { useMedia } from '../../app/settings.ts'
+import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'
-import { Label, Slate } from '../../ui/parts.tsx'
+import { Slide } from '../../ui/Slide.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 /** Spans of the curve that neither come to the bar nor are too weak. */
@@ -20,6 +23,7 @@ function usableSpans(points: readonly { readonly yokeMm: number; readonly usable
 
 /** The straddle planner: yoke height against leverage, lever travel and hand force, and the length to cut. */
 export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'>) {
+  const narrow = useMedia(PHONE)
   const { family, dimensions, here, model, schools } = job
   const gapMm = useMemo(() => gapOf(model, schools), [model, schools])
   const now = yokeFor(dimensions, dimensions.straddleMm as number)
@@ -37,6 +41,7 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
     <section aria-label="Straddle cable">
       <Label>Straddle cable</Label>
       <Curves
+        narrow={narrow}
         label="yoke height: linkage, finger travel and force"
         panels={[
           {
@@ -61,18 +66,15 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
         valueText={at ? `${at.linkageRatio.toFixed(2)} at ${mm(yoke)}` : mm(yoke)}
         onDrag={setYoke}
       />
-      <label style={{ display: 'grid', font: '500 17px/1.2 var(--label)' }}>
-        yoke height, {mm(yoke)}
-        <input
-          type="range"
-          min={curve[0]?.yokeMm}
-          max={curve.at(-1)?.yokeMm}
-          step={0.5}
-          value={yoke}
-          style={{ minHeight: 44, accentColor: 'var(--ink)' }}
-          onChange={(event) => setYoke(Number(event.target.value))}
-        />
-      </label>
+      <span style={{ font: '500 17px/1.2 var(--label)' }}>yoke height, {mm(yoke)}</span>
+      <Slide
+        label="yoke height"
+        min={curve[0]?.yokeMm ?? 0}
+        max={curve.at(-1)?.yokeMm ?? 0}
+        step={0.5}
+        value={yoke}
+        onChange={setYoke}
+      />
       <p>
         <b>Cut the straddle to {mm(straddleFor(dimensions, yoke))}</b>, end to end; it is{' '}
         {mm(dimensions.straddleMm as number)} now.{' '}

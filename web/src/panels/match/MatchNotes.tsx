@@ -4,7 +4,9 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { Mark } from '../../drawing/Mark.tsx'
-import { Label, Press, Slate, Table } from '../../ui/parts.tsx'
+import { Ruled } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 
 interface Props {
   readonly job: Job
@@ -57,7 +59,7 @@ export function MatchNotes({ job, length, onWorked }: Props) {
         </span>
       </p>
       {!measured && <Slate>Worked out from typical figures where nothing is measured yet.</Slate>}
-      <Table>
+      <Ruled>
         <tbody>
           {figures.map(([title, value]) => (
             <tr key={title}>
@@ -66,7 +68,7 @@ export function MatchNotes({ job, length, onWorked }: Props) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </Ruled>
       <Press quiet onPress={() => onWorked('lever and brake', worked)}>
         Working
       </Press>

@@ -1,19 +1,20 @@
-import { WORK } from '@overhaul/core/bench/work'
 import { frameStops } from '@overhaul/core/mount/drilling'
 import type { Plan } from '@overhaul/core/mount/plan'
-import { MOUNT_PLAN } from '@overhaul/core/mount/plan-spec'
 import type { PlanState } from '@overhaul/core/mount/reasons'
 import { wayName } from '@overhaul/core/mount/ways'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import type { Job } from '@overhaul/core/run-sheet/job'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useState } from 'react'
+import { Button } from 'react-aria-components'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
 import { DRAWER, moveParts, useHeld, useIsMoving } from '../../data/drawer.ts'
 import { Mark, type Shape } from '../../drawing/Mark.tsx'
-
-import { Check, Complaint, Label, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Fold } from '../../ui/Fold.tsx'
+import { Row } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { Tick } from '../../ui/Tick.tsx'
+import { Complaint, Label, Slate } from '../../ui/words.tsx'
 import { WaitingChanges } from '../../waiting/WaitingChanges.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
@@ -21,7 +22,7 @@ import { SchoolChoice } from '../SchoolChoice.tsx'
 const List = styled.ul`
   display: grid;
 `
-const Way = styled.button<{ $open: boolean }>`
+const Way = styled(Button)<{ $open: boolean }>`
   all: unset;
   box-sizing: border-box;
   cursor: pointer;
@@ -33,7 +34,7 @@ const Way = styled.button<{ $open: boolean }>`
   align-items: center;
   border-top: 1px solid var(--rule);
   font: ${({ $open }) => ($open ? 600 : 500)} 19px/1.15 var(--label);
-  &:focus-visible {
+  &[data-focus-visible] {
     outline: 3px solid var(--predicted);
   }
 `
@@ -63,9 +64,6 @@ const STATES: Readonly<Record<PlanState, { readonly shape: Shape; readonly words
   measure: { shape: 'unmeasured', words: 'something to measure' },
   no: { shape: 'left-out', words: 'not here' },
 }
-
-/** Whether ways of mounting are to be chosen from in this job. */
-export const isPlanned = ({ family, seen }: Job): boolean => family.plans.includes(MOUNT_PLAN) && seen(WORK) === 'fit'
 
 /** Every way of mounting this brake here, the best first; one of them open, to be looked at and chosen. */
 export function MountPlans(props: NotesProps) {
@@ -99,7 +97,7 @@ export function MountPlans(props: NotesProps) {
           const { shape, words } = STATES[plan.state]
           return (
             <li key={plan.way.id}>
-              <Way type="button" $open={open} aria-expanded={open} onClick={() => plans.pick(plan.way.id)}>
+              <Way $open={open} aria-expanded={open} onPress={() => plans.pick(plan.way.id)}>
                 <Mark shape={shape} size={22} label={words} />
                 <span>{wayName(plan.way)}</span>
                 <Slate>{state.plans.mount?.value.to === plan.way.id ? 'chosen' : words}</Slate>
@@ -140,25 +138,14 @@ function PlanDetail({ job, jobId, plan, length, write, onWorked }: NotesProps & 
         </p>
       )}
       {plan.steps.length > 0 && (
-        <details>
-          <summary
-            style={{
-              minHeight: 44,
-              display: 'flex',
-              alignItems: 'center',
-              cursor: 'pointer',
-              textDecoration: 'underline',
-            }}
-          >
-            What to do, in order
-          </summary>
+        <Fold title="What to do, in order">
           <ol>
             {plan.steps.map((each) => (
               <li key={each}>{each}</li>
             ))}
           </ol>
           <Slate>At hand: {plan.tools.join(', ')}.</Slate>
-        </details>
+        </Fold>
       )}
       {plan.worked.length > 0 && (
         <Row>
@@ -180,16 +167,13 @@ function ChooseIt({ plan, write }: { plan: Plan; write: NotesProps['write'] }) {
   return (
     <>
       {cautions.map((caution) => (
-        <Check key={caution}>
-          <input
-            type="checkbox"
-            checked={read.includes(caution)}
-            onChange={(event) =>
-              setRead(event.target.checked ? [...read, caution] : read.filter((each) => each !== caution))
-            }
-          />
+        <Tick
+          key={caution}
+          on={read.includes(caution)}
+          onChange={(on) => setRead(on ? [...read, caution] : read.filter((each) => each !== caution))}
+        >
           {CAUTIONS[caution].text}
-        </Check>
+        </Tick>
       ))}
       <Row>
         <Press

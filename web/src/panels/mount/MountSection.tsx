@@ -6,9 +6,11 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo } from 'react'
 import styled from 'styled-components'
+import { useMedia } from '../../app/settings.ts'
+import { PHONE } from '../../app/theme.ts'
 import { scaleBar } from '../../drawing/ScaleBar.tsx'
 import { SectionDrawing } from '../../drawing/SectionDrawing.tsx'
-import { Slate } from '../../ui/parts.tsx'
+import { Slate } from '../../ui/words.tsx'
 import type { Plans } from './use-plans.ts'
 
 const Waiting = styled.div`
@@ -24,6 +26,7 @@ const Waiting = styled.div`
 /** The mount in section with the way that is looked at, or what is still missing for it. */
 export function MountSection({ kit, plans, length }: { kit: Kit; plans: Plans; length: LengthUnit }) {
   const { mount, shown, missing, fault } = plans
+  const narrow = useMedia(PHONE)
   const section = useMemo(() => mount && sectionOf(mount, shown), [mount, shown])
   if (!mount || !section) {
     return (
@@ -35,6 +38,7 @@ export function MountSection({ kit, plans, length }: { kit: Kit; plans: Plans; l
   }
   return (
     <SectionDrawing
+      narrow={narrow}
       section={section}
       title={shown ? wayName(shown.way) : 'the mount as measured'}
       labels={labelsOf(mount.depthMm, shown)}

@@ -4,7 +4,8 @@ import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantit
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { Mark } from '../../drawing/Mark.tsx'
 import { WindowGauge } from '../../drawing/WindowGauge.tsx'
-import { Label, Press, Slate } from '../../ui/parts.tsx'
+import { Press } from '../../ui/Press.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 interface Props {

@@ -3,8 +3,11 @@ import { leavesTrack, type PadPath, startHeight } from '@overhaul/core/pads/pads
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { Fragment } from 'react'
+import { useMedia } from '../../app/settings.ts'
+import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'
-import { Complaint, Label, Press, Slate } from '../../ui/parts.tsx'
+import { Press } from '../../ui/Press.tsx'
+import { Complaint, Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 import { DriftDrawing } from './DriftDrawing.tsx'
@@ -69,6 +72,7 @@ export function DriftNotes({ job, length, write, onWorked }: NotesProps) {
 }
 
 function Path({ job, length, path }: Pick<NotesProps, 'job' | 'length'> & { readonly path: PadPath }) {
+  const narrow = useMedia(PHONE)
   const { drift } = path
   const mm = (value: number) => showQuantity(value, 'mm', length)
   const { lowMm, highMm, bent } = startHeight(drift, job.schools.height?.option ?? '')
@@ -77,6 +81,7 @@ function Path({ job, length, path }: Pick<NotesProps, 'job' | 'length'> & { read
   return (
     <>
       <DriftDrawing
+        narrow={narrow}
         drift={drift}
         edgeMm={startsOf(job, path)[0]?.edgeMm ?? 0}
         padThickMm={thick}
@@ -110,12 +115,14 @@ function Path({ job, length, path }: Pick<NotesProps, 'job' | 'length'> & { read
 
 /** Upper edges over wear, with the band in which the whole pad is on the track. */
 function OverWear({ job, paths }: { readonly job: Job; readonly paths: readonly PadPath[] }) {
+  const narrow = useMedia(PHONE)
   const first = paths[0]?.drift
   if (!first || (first.path.at(-1)?.wornMm ?? 0) === 0) return null
   const lines = paths.flatMap((path) => startsOf(job, path).map((start) => ({ ...start, drift: path.drift })))
   return (
     <>
       <Curves
+        narrow={narrow}
         label="pad’s upper edge below the track’s, over wear"
         panels={[
           {

@@ -2,7 +2,7 @@ import { toeShims } from '@overhaul/core/pads/at-hand'
 import { TOE_WINDOWS } from '@overhaul/core/pads/judges'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { useDrawer } from '../../data/drawer.ts'
-import { Label, Slate } from '../../ui/parts.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 

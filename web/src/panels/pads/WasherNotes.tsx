@@ -1,12 +1,15 @@
 import { leanOverRims, washerStacks } from '@overhaul/core/pads/pads'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
+import { useMedia } from '../../app/settings.ts'
+import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'
-import { Complaint, Label } from '../../ui/parts.tsx'
+import { Complaint, Label } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 /** Which pair of washers goes inside, so that the arms of a linear-pull stand parallel on this rim. */
 export function WasherNotes({ job, length }: NotesProps) {
+  const narrow = useMedia(PHONE)
   const inside = lastSeen(job.state, 'washersNow')
   const step = lastReading(job.state, 'washerStep')
   if (job.family.id !== 'linear-pull' || step === undefined || (inside !== 'thin' && inside !== 'thick')) return null
@@ -25,6 +28,7 @@ export function WasherNotes({ job, length }: NotesProps) {
       ))}
       {best && best.inside !== inside && <p>Swap the pairs, keeping their order, then set the pads anew.</p>}
       <Curves
+        narrow={narrow}
         label="lean of the arms over rim width"
         panels={[
           {

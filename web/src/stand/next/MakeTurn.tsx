@@ -6,8 +6,10 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
-import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
-import { Act, type NextProps, Top } from './parts.tsx'
+import { Press } from '../../ui/Press.tsx'
+import { Tick } from '../../ui/Tick.tsx'
+import { Act, BACK, Ends, type NextProps, Top } from './parts.tsx'
+import { StepCautions } from './StepCautions.tsx'
 
 const inTen = (chance: number): string => {
   const tenths = Math.round(chance * 10)
@@ -19,10 +21,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
   const [other, setOther] = useState(false)
   return (
     <>
-      <Top>
-        <Label>Next turn</Label>
-        <Slate>{inTen(turn.chance)} that all falls in its window</Slate>
-      </Top>
+      <Top label="Next turn">{inTen(turn.chance)} that all falls in its window</Top>
       {turn.moves.map((move) => {
         const spec = job.model.adjusters.find((each) => each.id === move.adjuster)
         return <Act key={move.adjuster}>{spec && `${sayMove(spec, move, length)}.`}</Act>
@@ -34,25 +33,29 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
         </p>
       )}
       {job.next.kind === 'turn' && job.next.why && <p>{job.next.why}</p>}
+      {job.next.kind === 'turn' && <StepCautions step={job.next.step} />}
       <p>Squeeze ten times, then measure {job.family.dial.say}.</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (
         <SomethingElse job={job} write={write} turn={turn} onClose={() => setOther(false)} />
       ) : (
-        <Row>
+        <Ends>
           <Press
             go
             hint="d"
             data-key="did-it"
+            data-ends=""
             onPress={() => write(turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })))}
           >
             Did it
           </Press>
-          <Press onPress={() => setOther(true)}>Did something else</Press>
+          <Press hint="e" data-key="else" onPress={() => setOther(true)}>
+            Did something else
+          </Press>
           <Press hint="w" onPress={onWhy}>
             Why
           </Press>
-        </Row>
+        </Ends>
       )}
     </>
   )
@@ -154,27 +157,22 @@ function SomethingElse({
               {spec.travel === undefined ? (
                 <span />
               ) : (
-                <Check>
-                  <input
-                    type="checkbox"
-                    checked={ended[spec.id] ?? false}
-                    onChange={(event) => setEnded({ ...ended, [spec.id]: event.target.checked })}
-                  />
+                <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
                   stopped at its end
-                </Check>
+                </Tick>
               )}
             </Stepper>
           )
         })}
       </Steppers>
-      <Row>
-        <Press go onPress={log}>
+      <Ends>
+        <Press go data-ends="" onPress={log}>
           Log what was turned
         </Press>
-        <Press quiet onPress={onClose}>
+        <Press quiet {...BACK} onPress={onClose}>
           Back
         </Press>
-      </Row>
+      </Ends>
     </>
   )
 }

@@ -1,10 +1,13 @@
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
-import { type ReactNode, useState } from 'react'
-import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
-import { Act, type NextProps, Skip, Tools, Top } from './parts.tsx'
+import { useState } from 'react'
+import { Fold } from '../../ui/Fold.tsx'
+import { Press } from '../../ui/Press.tsx'
+import { Tick } from '../../ui/Tick.tsx'
+import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
+import { StepCautions } from './StepCautions.tsx'
 
 /** Asks for readings, each with its own field, and says whether the brake was squeezed first. */
 export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' } }) {
@@ -18,59 +21,49 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
   const optional = 'optional' in done ? (done.optional ?? []) : []
   return (
     <>
-      <Top>
-        <Label>{next.readings.every(kit.seeing) ? 'Look' : 'Measure'}</Label>
-        <Slate>{next.why}</Slate>
+      <Top label={next.readings.every(kit.seeing) ? 'Look' : 'Measure'} hint="m">
+        {next.why}
       </Top>
       <Act>
         {unsettled ? 'Squeeze ten times, then measure.' : dial ? sayMeasure(job, next.readings) : next.step.say}
       </Act>
-      {!dial && <p>{next.step.why}</p>}
-      <Tools step={next.step} />
       <form
         onSubmit={(event) => {
           event.preventDefault()
           onSave(dial && squeezed ? { kind: 'confirm', step: 'squeezes', count: 10 } : undefined)
         }}
       >
+        <StepCautions step={next.step} />
         <Readings {...props} readings={dial && beside ? [...next.readings, beside] : next.readings} />
+        {!dial && <p style={{ paddingTop: 8 }}>{next.step.why}</p>}
+        <Tools step={next.step} />
         {optional.length > 0 && (
           <Fold title={`If need be: ${optional.map(kit.title).join(' · ')}`}>
             <Readings {...props} readings={optional} optional />
           </Fold>
         )}
         <HowTo kit={kit} readings={dial ? [] : next.readings} />
-        <Row>
-          <Press type="submit" go isDisabled={drafts.count === 0}>
+        <Ends>
+          <Press type="submit" go hint="Enter" data-ends="" isDisabled={drafts.count === 0}>
             Save
           </Press>
           {dial && (
-            <Check>
-              <input type="checkbox" checked={squeezed} onChange={(event) => setSqueezed(event.target.checked)} />
+            <Tick on={squeezed} onChange={setSqueezed}>
               squeezed ten times first
-            </Check>
+            </Tick>
           )}
-          <Press quiet onPress={onWhy}>
+          <Press quiet hint="w" onPress={onWhy}>
             Why
           </Press>
-          {onGauge && <Press onPress={() => onGauge(next.readings)}>Read the practice gauge</Press>}
+          {onGauge && (
+            <Press hint="g" data-key="gauge" onPress={() => onGauge(next.readings)}>
+              Read the practice gauge
+            </Press>
+          )}
           {!dial && <Skip {...props} />}
-        </Row>
+        </Ends>
       </form>
     </>
-  )
-}
-
-function Fold({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <details>
-      <summary
-        style={{ minHeight: 44, display: 'flex', alignItems: 'center', cursor: 'pointer', textDecoration: 'underline' }}
-      >
-        {title}
-      </summary>
-      {children}
-    </details>
   )
 }
 

@@ -1,9 +1,13 @@
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
-import { Check, Label, Press, Row, Slate } from '../../ui/parts.tsx'
-import { Act, type NextProps, Skip, Top } from './parts.tsx'
+import { Row } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { Tick } from '../../ui/Tick.tsx'
+import { Slate } from '../../ui/words.tsx'
+import { Act, Ends, type NextProps, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
+import { StepCautions } from './StepCautions.tsx'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
 export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
@@ -12,44 +16,49 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
   const [loosened, setLoosened] = useState(true)
   return (
     <>
-      <Top>
-        <Label>Put right</Label>
-        <Slate>{next.step.title}</Slate>
+      <Top label="Put right" hint="m">
+        {next.step.title}
       </Top>
       <Act>{next.say}</Act>
-      {next.remedy && <p>{next.remedy}</p>}
-      {next.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
-      <Row>
-        {next.step.mends?.map((part) => (
-          <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
-            {`${upper(part)} replaced`}
-          </Press>
-        ))}
-      </Row>
       <form
         onSubmit={(event) => {
           event.preventDefault()
           onSave(loosens && loosened ? { kind: 'confirm', step: loosens } : undefined)
         }}
       >
+        <StepCautions step={next.step} />
+        {next.remedy && <p>{next.remedy}</p>}
+        {next.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
+        {next.step.mends && (
+          <Row>
+            {next.step.mends.map((part) => (
+              <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
+                {`${upper(part)} replaced`}
+              </Press>
+            ))}
+          </Row>
+        )}
         <Slate>Put right and taken again:</Slate>
         <Readings {...props} readings={next.readings} />
         {loosens && (
-          <Check>
-            <input type="checkbox" checked={loosened} onChange={(event) => setLoosened(event.target.checked)} />
+          <Tick on={loosened} onChange={setLoosened}>
             {props.job.kit.stepTitle(loosens)} to set it
-          </Check>
+          </Tick>
         )}
-        <Row>
-          <Press type="submit" go isDisabled={drafts.count === 0}>
+        <Ends>
+          <Press type="submit" go hint="Enter" data-ends="" isDisabled={drafts.count === 0}>
             Save
           </Press>
-          <Press quiet onPress={onWhy}>
+          <Press quiet hint="w" onPress={onWhy}>
             Why
           </Press>
-          {onGauge && <Press onPress={() => onGauge(next.readings)}>Read the practice gauge</Press>}
+          {onGauge && (
+            <Press hint="g" data-key="gauge" onPress={() => onGauge(next.readings)}>
+              Read the practice gauge
+            </Press>
+          )}
           <Skip {...props} />
-        </Row>
+        </Ends>
       </form>
     </>
   )

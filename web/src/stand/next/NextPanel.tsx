@@ -1,20 +1,30 @@
-import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { format } from 'date-fns'
-import { useState } from 'react'
 import styled from 'styled-components'
-import { Cautions, Field, Label, linkPress, Press, Row, Slate } from '../../ui/parts.tsx'
+import { phone } from '../../app/theme.ts'
+import { useKept } from '../../data/use-kept.ts'
+import { linkPress, Row } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { TextField } from '../../ui/TextField.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
-import { Act, Entry, type NextProps, Skip, Tools, Top } from './parts.tsx'
+import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
+import { StepCautions } from './StepCautions.tsx'
 
 const Panel = styled.section`
   padding: 14px 24px 16px;
   border-bottom: 1px solid var(--rule);
   display: grid;
   gap: 8px;
+  form {
+    display: grid;
+    gap: 8px;
+  }
+  ${phone} {
+    padding: 12px 16px 14px;
+  }
 `
 
 /** The one thing to do next, and the controls to say it was done. */
@@ -24,13 +34,6 @@ export function NextPanel(props: NextProps) {
   return (
     <Panel aria-label="Next" data-testid="next">
       <Body key={keyOf(next)} {...props} />
-      {next.step.cautions.length > 0 && next.kind !== 'released' && next.kind !== 'closed' && (
-        <Cautions aria-label="Cautions">
-          {next.step.cautions.map((id) => (
-            <li key={id}>{CAUTIONS[id].text}</li>
-          ))}
-        </Cautions>
-      )}
     </Panel>
   )
 }
@@ -54,16 +57,15 @@ function Body(props: NextProps) {
     case 'stuck':
       return (
         <>
-          <Top>
-            <Label>Next</Label>
-          </Top>
+          <Top label="Next" />
           <Act>{next.say}</Act>
-          <Row>
-            <Press hint="w" onPress={props.onWhy}>
+          <StepCautions step={next.step} />
+          <Ends>
+            <Press hint="w" data-ends="" onPress={props.onWhy}>
               Why
             </Press>
             <Skip {...props} />
-          </Row>
+          </Ends>
         </>
       )
     case 'sign':
@@ -71,10 +73,7 @@ function Body(props: NextProps) {
     case 'released':
       return (
         <>
-          <Top>
-            <Label>Released</Label>
-            <Slate>{format(new Date(next.release.at), 'd MMM yyyy, H:mm')}</Slate>
-          </Top>
+          <Top label="Released">{format(new Date(next.release.at), 'd MMM yyyy, H:mm')}</Top>
           <Act>Released by {next.release.initials}. Nothing more can be written to this job.</Act>
           <SheetLinks href={props.sheetHref} />
           <TakeBack strikes={next.release.id} what="release" write={props.write} />
@@ -83,10 +82,7 @@ function Body(props: NextProps) {
     case 'closed':
       return (
         <>
-          <Top>
-            <Label>Not to be ridden</Label>
-            <Slate>{format(new Date(next.close.at), 'd MMM yyyy, H:mm')}</Slate>
-          </Top>
+          <Top label="Not to be ridden">{format(new Date(next.close.at), 'd MMM yyyy, H:mm')}</Top>
           <Act>{next.close.why}</Act>
           <ul>
             {sayFindings(next.findings).map((each) => (
@@ -126,23 +122,21 @@ const LinkLike = styled.a`
 `
 
 /** Every confirmation has two answers: it is well, or it is not and then this is done. */
-function Confirm({ job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
+function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
   const { step, again, ill } = next
   if (step.done.kind !== 'confirmed') return null
   const { count, well, ill: notWell } = step.done
   const answer = (more: object = {}) => write([{ kind: 'confirm', step: step.id, ...(count && { count }), ...more }])
   return (
     <>
-      <Top>
-        <Label>{ill ? 'Put right' : again ? 'Look again' : 'Next'}</Label>
-        <Slate>{ill ? `${step.title}: ${again}` : again}</Slate>
-      </Top>
+      <Top label={ill ? 'Put right' : again ? 'Look again' : 'Next'}>{ill ? `${step.title}: ${again}` : again}</Top>
       <Act>{ill?.say ?? step.say}</Act>
+      <StepCautions step={step} />
       <p>{ill ? step.say : step.why}</p>
       {ill?.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
       <Tools step={step} />
-      <Row>
-        <Press go hint="d" data-key="did-it" onPress={() => answer()}>
+      <Ends>
+        <Press go hint="d" data-key="did-it" data-ends="" onPress={() => answer()}>
           {well}
         </Press>
         {!ill && (
@@ -153,40 +147,38 @@ function Confirm({ job, next, write, onWhy }: NextProps & { next: NextAct & { ki
         <Press hint="w" onPress={onWhy}>
           Why
         </Press>
-        <Skip job={job} write={write} />
-      </Row>
+        <Skip jobId={jobId} job={job} write={write} />
+      </Ends>
     </>
   )
 }
 
-function ChooseWay({ job, write, again, onWhy }: NextProps & { again: string | undefined }) {
+function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: string | undefined }) {
   return (
     <>
-      <Top>
-        <Label>{again ? 'Choose again' : 'Next'}</Label>
-        <Slate>{again}</Slate>
-      </Top>
+      <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
       <Act>{job.next.step.say}</Act>
+      <StepCautions step={job.next.step} />
       <p>{job.next.step.why}</p>
-      <Row>
-        <Press quiet onPress={onWhy}>
+      <Ends>
+        <Press quiet hint="w" data-ends="" onPress={onWhy}>
           Why
         </Press>
-        <Skip job={job} write={write} />
-      </Row>
+        <Skip jobId={jobId} job={job} write={write} />
+      </Ends>
     </>
   )
 }
 
-function Sign({ job, write, sheetHref }: NextProps) {
-  const [initials, setInitials] = useState('')
+function Sign({ jobId, job, write, sheetHref }: NextProps) {
+  const [initials, setInitials] = useKept(`overhaul.sign.${jobId}`, '')
   return (
     <>
-      <Top>
-        <Label>Release</Label>
-        <Slate>everything is in its window or skipped with a reason</Slate>
+      <Top label="Release" hint="m">
+        everything is in its window or skipped with a reason
       </Top>
       <Act>{job.next.step.say}</Act>
+      <StepCautions step={job.next.step} />
       <Row
         as="form"
         onSubmit={(event) => {
@@ -194,16 +186,16 @@ function Sign({ job, write, sheetHref }: NextProps) {
           write([{ kind: 'release', initials }])
         }}
       >
-        <Entry>
-          initials or number
-          <Field
-            aria-label="initials or number"
-            maxLength={20}
-            value={initials}
-            onChange={(event) => setInitials(event.target.value)}
-          />
-        </Entry>
-        <Press go type="submit" isDisabled={initials.trim() === ''}>
+        <TextField
+          label="initials or number"
+          big
+          width={120}
+          maxLength={20}
+          value={initials}
+          onChange={(text) => setInitials(() => text)}
+          measure={0}
+        />
+        <Press go type="submit" hint="Enter" data-ends="" isDisabled={initials.trim() === ''}>
           Release
         </Press>
       </Row>

@@ -1,14 +1,19 @@
 import { shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import styled from 'styled-components'
 import { Options } from '../../ui/Options.tsx'
-import { Field } from '../../ui/parts.tsx'
-import { Entry, type NextProps } from './parts.tsx'
+import { TextField } from '../../ui/TextField.tsx'
+import type { NextProps } from './parts.tsx'
 
 const Fields = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 10px 14px;
   align-items: end;
+`
+const Named = styled.div`
+  display: grid;
+  gap: 6px;
+  font: 500 16px/1 var(--label);
 `
 
 /** A field for each reading asked for: a number to type, or one of a few answers to touch. */
@@ -38,18 +43,22 @@ export function Readings({
         const spec = kit.reading(id)
         const unit = shownUnit(spec?.unit ?? 'mm', length)
         return (
-          <Entry key={id} title={spec?.how}>
-            {kit.title(id)}
-            <Field
-              {...(!optional && { 'data-measure': index })}
-              aria-label={`measured ${kit.title(id)}`}
-              inputMode="decimal"
-              autoComplete="off"
+          <Named key={id}>
+            <span aria-hidden="true">{kit.title(id)}</span>
+            <TextField
+              label={`measured ${kit.title(id)}`}
+              unseen
+              big
+              decimal
+              width={96}
               placeholder={UNITS[unit].symbol}
               value={drafts.text[id] ?? ''}
-              onChange={(event) => drafts.set(id, event.target.value)}
+              onChange={(text) => drafts.set(id, text)}
+              error={drafts.faults[id]}
+              draft={id}
+              {...measure}
             />
-          </Entry>
+          </Named>
         )
       })}
     </Fields>

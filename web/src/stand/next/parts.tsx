@@ -2,14 +2,20 @@ import type { Step } from '@overhaul/core/brake/step'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { type KeyboardEvent, useState } from 'react'
+import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
+import { phone } from '../../app/theme.ts'
+import { useKept } from '../../data/use-kept.ts'
 import type { Drafts } from '../../drafts/use-drafts.ts'
-import { Field, Press, Row, Slate } from '../../ui/parts.tsx'
+import { Row } from '../../ui/layout.ts'
+import { Key, Press } from '../../ui/Press.tsx'
+import { TextField } from '../../ui/TextField.tsx'
+import { Label, Slate } from '../../ui/words.tsx'
 
 /** What every face of the Next panel is given. */
 export interface NextProps {
+  readonly jobId: string
   readonly job: Job
   readonly length: LengthUnit
   readonly drafts: Drafts
@@ -22,24 +28,57 @@ export interface NextProps {
   readonly sheetHref: string
 }
 
-export const Top = styled.div`
+const TopLine = styled.div`
   display: flex;
   justify-content: space-between;
   gap: 16px;
+  > :first-child {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    white-space: nowrap;
+  }
 `
+
+interface TopProps {
+  readonly label: string
+  /** The key that leads to its first field. */
+  readonly hint?: string
+  readonly children?: React.ReactNode
+}
+
+/** What kind of act it is, and beside it why now. */
+export const Top = ({ label, hint, children }: TopProps) => (
+  <TopLine>
+    <span>
+      <Label>{label}</Label>
+      {hint && <Key aria-hidden="true">{hint}</Key>}
+    </span>
+    {children && <Slate>{children}</Slate>}
+  </TopLine>
+)
+
 export const Act = styled.p`
   font: 600 30px/1.12 var(--label);
   text-wrap: balance;
-`
-export const Entry = styled.label`
-  display: grid;
-  gap: 6px;
-  font: 500 16px/1 var(--label);
-  input {
-    width: 84px;
-    font: 600 26px/1 var(--label);
-    height: 50px;
+  ${phone} {
+    font-size: 26px;
   }
+`
+
+/** The buttons that end an act: in sight however long what stands above them is. */
+export const Ends = styled(Row)`
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
+  margin: 0;
+  padding: 8px 0;
+  background: var(--sheet);
+  box-shadow: 0 -1px 0 var(--rule);
+  button {
+    padding: 0 14px;
+  }
+  align-items: center;
 `
 
 /** What to have at hand. */
@@ -54,66 +93,87 @@ const onEnter = (act: () => void) => (event: KeyboardEvent) => {
   act()
 }
 
+/** Marks what Esc closes first, by the button that closes it. */
+export const BACK = { 'data-back': '' } as const
+
+type Asked = Pick<NextProps, 'jobId' | 'job' | 'write'>
+
 /** Skipping asks for a reason, and the reason stands on the job sheet. What is not to be ridden is closed instead. */
-export function Skip({ job, write }: Pick<NextProps, 'job' | 'write'>) {
-  const [reason, setReason] = useState<string>()
-  if (!maySkip(job)) return <CloseUnreleased write={write} />
-  if (reason === undefined) {
+export function Skip({ jobId, job, write }: Asked) {
+  const step = job.next.step.id
+  const [reason, setReason] = useKept(`overhaul.skip.${jobId}.${step}`, '')
+  const [asked, setAsked] = useKept(`overhaul.skip-asked.${jobId}.${step}`, false)
+  if (!maySkip(job)) return <CloseUnreleased jobId={jobId} write={write} />
+  if (!asked) {
     return (
-      <Press quiet onPress={() => setReason('')}>
+      <Press quiet hint="s" data-key="skip" onPress={() => setAsked(() => true)}>
         Skip
       </Press>
     )
   }
-  const skip = () => write([{ kind: 'skip', step: job.next.step.id, reason }])
+  const skip = () => {
+    if (!write([{ kind: 'skip', step, reason }])) return
+    setReason(() => '')
+    setAsked(() => false)
+  }
   return (
-    <Row role="group" onKeyDown={onEnter(skip)}>
-      <Entry>
-        why is it skipped?
-        <Field
-          style={{ width: 240, font: 'inherit' }}
-          autoFocus
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </Entry>
+    <Row role="group" aria-label="Skip" onKeyDown={onEnter(skip)} style={{ flexBasis: '100%' }}>
+      <TextField
+        label="why is it skipped?"
+        autoFocus
+        width={240}
+        value={reason}
+        onChange={(text) => setReason(() => text)}
+      />
       <Press onPress={skip}>Skip, with this reason</Press>
+      <Press quiet {...BACK} onPress={() => setAsked(() => false)}>
+        Back
+      </Press>
     </Row>
   )
 }
 
+interface Closing {
+  readonly asked: boolean
+  readonly why: string
+  readonly initials?: string
+}
+
 /** A brake that cannot be put right does not hold its job open: closed with why, not to be ridden. */
-export function CloseUnreleased({ write }: Pick<NextProps, 'write'>) {
+export function CloseUnreleased({ jobId, write }: Omit<Asked, 'job'>) {
   const { by } = useSettings()
-  const [why, setWhy] = useState<string>()
-  const [initials, setInitials] = useState(by)
-  if (why === undefined) {
+  const [{ asked, why, initials = by }, change] = useKept<Closing>(`overhaul.close.${jobId}`, { asked: false, why: '' })
+  const lay = (more: Partial<Closing>) => change((now) => ({ ...now, ...more }))
+  if (!asked) {
     return (
-      <Press quiet onPress={() => setWhy('')}>
+      <Press quiet onPress={() => lay({ asked: true })}>
         Cannot be put right
       </Press>
     )
   }
-  const close = () => write([{ kind: 'close', initials, why }])
+  const close = () => {
+    if (write([{ kind: 'close', initials, why }])) lay({ asked: false, why: '' })
+  }
   return (
-    <Row role="group" onKeyDown={onEnter(close)}>
-      <Entry>
-        why is it not to be ridden?
-        <Field
-          style={{ width: 260, font: 'inherit' }}
-          autoFocus
-          value={why}
-          onChange={(event) => setWhy(event.target.value)}
-        />
-      </Entry>
-      <Entry>
-        initials
-        <Field maxLength={20} value={initials} onChange={(event) => setInitials(event.target.value)} />
-      </Entry>
+    <Row role="group" aria-label="Close unreleased" onKeyDown={onEnter(close)} style={{ flexBasis: '100%' }}>
+      <TextField
+        label="why is it not to be ridden?"
+        autoFocus
+        width={260}
+        value={why}
+        onChange={(text) => lay({ why: text })}
+      />
+      <TextField
+        label="initials"
+        width={90}
+        maxLength={20}
+        value={initials}
+        onChange={(text) => lay({ initials: text })}
+      />
       <Press onPress={close} isDisabled={why.trim() === '' || initials.trim() === ''}>
         Close unreleased
       </Press>
-      <Press quiet onPress={() => setWhy(undefined)}>
+      <Press quiet {...BACK} onPress={() => lay({ asked: false })}>
         Back
       </Press>
     </Row>

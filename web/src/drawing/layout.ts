@@ -1,0 +1,48 @@
+import type { Frame, Side } from '@overhaul/core/brake/frame'
+
+/** Where things stand on a drawing, in its own pixels: beside the brake on a wide one, under it on a narrow one. */
+export interface Layout {
+  readonly narrow: boolean
+  readonly width: number
+  readonly height: number
+  /** Room for the brake itself. */
+  readonly brake: { readonly left: number; readonly top: number; readonly width: number; readonly height: number }
+  readonly leader: {
+    readonly y: number
+    /** From one row to the next. */
+    readonly step: number
+    /** From the drawing's edge: where a leader bends, where it ends, how far beyond its state stands, and how wide it is to touch. */
+    readonly elbow: number
+    readonly end: number
+    readonly mark: number
+    readonly touch: number
+  }
+  readonly inset: { readonly x: number; readonly y: number }
+}
+
+const WIDE: Layout = {
+  narrow: false,
+  width: 770,
+  height: 446,
+  brake: { left: 120, top: 14, width: 530, height: 418 },
+  leader: { y: 206, step: -58, elbow: 214, end: 176, mark: 92, touch: 108 },
+  inset: { x: 28, y: 246 },
+}
+
+export const INSET = { width: 132, height: 92, times: 6, wall: 34, step: 124 }
+
+const NARROW_WIDTH = 362
+const CAPTION = 26
+
+const most = (all: readonly { readonly side: Side }[]): number =>
+  Math.max(...(['left', 'right'] as const).map((side) => all.filter((each) => each.side === side).length))
+
+/** A phone's drawing is as tall as what stands under the brake needs; its words are as large as elsewhere. */
+export function layoutOf(frame: Frame, narrow: boolean): Layout {
+  if (!narrow) return WIDE
+  const brake = { left: 8, top: 84, width: NARROW_WIDTH - 16, height: 270 }
+  const leader = { y: 404, step: 52, elbow: 112, end: 84, mark: 66, touch: 84 }
+  const inset = { x: 8, y: leader.y + leader.step * most(frame.leaders) - 16 }
+  const height = inset.y + INSET.step * most(frame.insets) + CAPTION
+  return { narrow, width: NARROW_WIDTH, height, brake, leader, inset }
+}

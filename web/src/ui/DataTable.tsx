@@ -1,0 +1,118 @@
+import {
+  type ColumnDef,
+  createSortedRowModel,
+  type RowData,
+  rowSortingFeature,
+  type SortingState,
+  sortFns,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table'
+import { ArrowDown, ArrowUp } from 'lucide-react'
+import { useState } from 'react'
+import { Cell, Column, Row, Table, TableBody, TableHeader } from 'react-aria-components'
+import styled from 'styled-components'
+
+const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
+
+/** How one column of a table reads its row and shows it. */
+export type TableColumn<T extends RowData> = ColumnDef<typeof features, T>
+
+const Grid = styled(Table)`
+  border-collapse: collapse;
+  width: 100%;
+  outline-offset: 2px;
+`
+const Head = styled(Column)`
+  text-align: left;
+  padding: 6px 14px 6px 0;
+  border-bottom: 1.5px solid var(--ink);
+  font: 600 16px/1.2 var(--label);
+  letter-spacing: 0.02em;
+  white-space: nowrap;
+  &[data-allows-sorting] {
+    cursor: pointer;
+    min-height: 44px;
+    height: 44px;
+  }
+  svg {
+    display: inline;
+    vertical-align: -2px;
+    margin-left: 4px;
+  }
+`
+const Line = styled(Row)`
+  &[data-focus-visible] {
+    outline: 3px solid var(--predicted);
+    outline-offset: -3px;
+  }
+`
+const Field = styled(Cell)`
+  padding: 5px 14px 5px 0;
+  border-bottom: 1px solid var(--rule);
+  vertical-align: middle;
+  outline-offset: -3px;
+  &:last-child {
+    padding-right: 0;
+  }
+`
+
+interface Props<T extends RowData> {
+  readonly label: string
+  readonly columns: readonly TableColumn<T>[]
+  readonly data: readonly T[]
+  readonly idOf: (row: T) => string
+  readonly sortedBy?: string
+}
+
+/** A table one walks with the arrow keys and sorts by its heads. The first column names its row. */
+export function DataTable<T extends RowData>({ label, columns, data, idOf, sortedBy }: Props<T>) {
+  const [sorting, setSorting] = useState<SortingState>(sortedBy ? [{ id: sortedBy, desc: false }] : [])
+  const table = useTable({
+    features,
+    columns: columns as TableColumn<T>[],
+    data,
+    getRowId: idOf,
+    state: { sorting },
+    onSortingChange: setSorting,
+  })
+  const [by] = sorting
+  return (
+    <Grid
+      aria-label={label}
+      {...(by && { sortDescriptor: { column: by.id, direction: by.desc ? 'descending' : 'ascending' } })}
+      onSortChange={({ column, direction }) => setSorting([{ id: String(column), desc: direction === 'descending' }])}
+    >
+      <TableHeader>
+        {table.getFlatHeaders().map((header, index) => (
+          <Head
+            key={header.id}
+            id={header.id}
+            isRowHeader={index === 0}
+            allowsSorting={header.column.getCanSort()}
+            textValue={String(header.column.columnDef.header)}
+          >
+            {({ sortDirection }) => (
+              <>
+                <table.FlexRender header={header} />
+                {sortDirection === 'ascending' && <ArrowUp size={15} aria-hidden="true" />}
+                {sortDirection === 'descending' && <ArrowDown size={15} aria-hidden="true" />}
+              </>
+            )}
+          </Head>
+        ))}
+      </TableHeader>
+      <TableBody>
+        {table.getRowModel().rows.map((row) => (
+          <Line key={row.id} id={row.id}>
+            {row.getAllCells().map((cell) => (
+              <Field key={cell.id}>
+                <table.FlexRender cell={cell} />
+              </Field>
+            ))}
+          </Line>
+        ))}
+      </TableBody>
+    </Grid>
+  )
+}

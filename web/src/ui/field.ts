@@ -1,0 +1,27 @@
+import { css } from 'styled-components'
+
+/** What every field one types into looks like. */
+export const fieldBox = css`
+  height: 46px;
+  padding: 0 10px;
+  border: 1.5px solid var(--control);
+  border-radius: 0;
+  background: var(--sheet);
+  min-width: 0;
+  &[data-invalid] {
+    border-color: var(--out);
+    border-width: 2px;
+  }
+`
+
+/** The word above a field. */
+export const fieldName = css`
+  font: 500 16px/1.2 var(--label);
+`
+
+/** What is wrong with it, under it. */
+export const fieldFault = css`
+  color: var(--out);
+  font: 600 16px/1.25 var(--label);
+  max-width: 34ch;
+`
