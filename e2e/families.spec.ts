@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { next, release, until, writeOnTape } from './hand.ts'
+import { choose, next, release, until, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -49,9 +49,9 @@ test('a cantilever: straddle planned, pads drawn as they wear, brought in and re
 
   await page.getByRole('button', { name: /^Pads/ }).click()
   await expect(page.getByRole('img', { name: /Pad on the track in section, to scale/ })).toBeVisible()
-  await page.getByLabel('School: pad height').selectOption('middle')
+  await choose(page, /School: pad height/, /middle/)
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('pad height: middle of the track')
-  await page.getByLabel('School: pad height').selectOption('longest')
+  await choose(page, /School: pad height/, /long/)
 
   const said = await until(page, 'Spin the wheel')
   expect(said.filter((each) => each.includes('Next turn')).length).toBeLessThanOrEqual(6)

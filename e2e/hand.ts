@@ -45,3 +45,16 @@ export async function release(page: Page, initials: string) {
   await next(page).getByRole('button', { name: 'Release', exact: true }).click()
   await expect(next(page)).toContainText(`Released by ${initials}`)
 }
+
+/** Chooses from a list by its name, as a finger does. */
+export async function choose(page: Page, list: string | RegExp, option: string | RegExp) {
+  await page.getByRole('button', { name: list }).click()
+  await page.getByRole('option', { name: option }).click()
+}
+
+/** Esc lets go of the line, then of the tape. */
+export async function leaveTape(page: Page) {
+  await page.keyboard.press('Escape')
+  await expect(page.getByLabel('Tape')).toHaveValue('')
+  await page.keyboard.press('Escape')
+}

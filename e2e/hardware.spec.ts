@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { next } from './hand.ts'
+import { choose, next } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -47,7 +47,7 @@ test('a bicycle is renamed and retired, and brought back', async ({ page }) => {
   await page.getByRole('link', { name: 'Rack' }).click()
   await page.getByRole('searchbox').fill('lent')
   await expect(page.getByText('Nothing on the rail matches')).toBeVisible()
-  await page.getByRole('button', { name: /^off the rack 1/ }).click()
+  await page.getByRole('radio', { name: /^off the rack 1/ }).click()
   await page.getByRole('link', { name: 'Hardware of Lent 05' }).click()
   await page.getByRole('button', { name: 'Bring back to the rack' }).click()
   await expect(page.getByRole('button', { name: 'Retire from the rack' })).toBeVisible()
@@ -56,8 +56,8 @@ test('a bicycle is renamed and retired, and brought back', async ({ page }) => {
 test('a brake is replaced by one of another family, worked on, and hung back with its jobs', async ({ page }) => {
   await page.goto(shop.url)
   await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()
-  await page.getByRole('group', { name: 'end' }).getByText('rear').click()
-  await page.getByLabel('New brake, rear').selectOption('cantilever')
+  await page.getByRole('radiogroup', { name: 'end' }).getByText('rear').click()
+  await choose(page, /New brake, rear/, 'cantilever')
   await page.getByRole('button', { name: 'Hang a new one' }).click()
   await expect(page.getByText(/Written: Hire 03 rear: a cantilever brake, the linear-pull is retired/)).toBeVisible()
   await expect(page.getByLabel('boss to straddle end, up')).toBeVisible()
@@ -68,7 +68,7 @@ test('a brake is replaced by one of another family, worked on, and hung back wit
   await page.getByRole('button', { name: 'Open job' }).click()
   await expect(next(page)).toContainText('Loosen the wheel')
   await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()
-  await page.getByRole('group', { name: 'end' }).getByText('rear').click()
+  await page.getByRole('radiogroup', { name: 'end' }).getByText('rear').click()
   await page.getByRole('button', { name: 'Hang it back' }).click()
   await expect(page.getByLabel('boss to pad face, square to the arm')).toBeVisible()
   await expect(page.getByText(/^cantilever, hung here before, jobs \d+/)).toBeVisible()
@@ -81,7 +81,7 @@ test('with the server away it waits in the outbox through a reload, and is writt
   const changes = (url: URL) => url.pathname.startsWith('/api/bicycles')
   await page.route(changes, (route) => (route.request().method() === 'GET' ? route.continue() : route.abort()))
   await page.getByLabel('name or number').fill('Away 1')
-  await page.getByRole('combobox', { name: 'rear brake' }).selectOption('none')
+  await choose(page, /rear brake/, 'none')
   await page.getByRole('button', { name: 'Hang it up' }).click()
   await expect(page.getByText('Waits for the server: Away 1 hangs on the rack')).toBeVisible()
   await page.reload()

@@ -10,6 +10,7 @@ test.afterAll(() => shop.close())
 
 const SIZES = [
   ['laptop', 1280, 800],
+  ['small laptop', 1024, 768],
   ['upright tablet', 820, 1180],
   ['phone', 390, 844],
 ] as const
@@ -22,7 +23,9 @@ const faults = (page: Page) =>
       return box.width > 0 && box.height > 0 ? box : undefined
     }
     const small = [
-      ...document.querySelectorAll('button, nav a, select, input:not([type=checkbox]):not([type=radio])'),
+      ...document.querySelectorAll(
+        'button, nav a, label[data-rac], input:not([type=checkbox]):not([type=radio]):not([type=file])',
+      ),
     ].flatMap((each) => {
       const box = seen(each)
       return box && (box.height < 43.5 || box.width < 43.5)

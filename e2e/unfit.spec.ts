@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { next, until, writeOnTape } from './hand.ts'
+import { leaveTape, next, until, writeOnTape } from './hand.ts'
 import { SOUND, workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -17,7 +17,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   await expect(next(page)).toContainText('Do not ride')
   await writeOnTape(page, 'skip rim-sound x')
   await expect(page.getByRole('alert')).toContainText('is not skipped')
-  await page.keyboard.press('Escape')
+  await leaveTape(page)
 
   await next(page).getByRole('button', { name: 'Cannot be put right' }).click()
   await next(page).getByLabel('why is it not to be ridden?').fill('rim worn through')
@@ -29,7 +29,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   await expect(page.getByRole('columnheader', { name: 'as left' })).toBeVisible()
 
   await page.goto(shop.url)
-  await page.getByRole('button', { name: /^not to be ridden/ }).click()
+  await page.getByRole('radio', { name: /^not to be ridden/ }).click()
   const tag = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Hire 07' }) })
   await expect(tag).toContainText('rim wall: under 0.7 mm')
   await tag.getByRole('button', { name: 'New job, Hire 07 rear' }).click()

@@ -68,6 +68,27 @@ export async function workshop(port: number, ...flags: readonly string[]) {
       if (!found) throw new Error(`no ${bicycle} ${end}`)
       return found.job.id
     },
+    /** A bicycle with one brake of this family, as a practice gauge reads it, and its id. */
+    async newBrake(name: string, family: string, end: 'front' | 'rear'): Promise<string> {
+      const made = async (path: string, body: unknown) => {
+        const answer = await fetch(`${url}/api/${path}`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify(body),
+        })
+        return ((await answer.json()) as { id: string }).id
+      }
+      const bicycleId = await made('bicycles', { name })
+      return made('brakes', { bicycleId, hardware: { family, end, dimensions: {}, practiceSeed: 5 } })
+    },
+    async newJob(brakeId: string): Promise<string> {
+      const answer = await fetch(`${url}/api/jobs`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ brakeId }),
+      })
+      return ((await answer.json()) as { id: string }).id
+    },
     async entries(jobId: string): Promise<{ kind: string; seq: number; text?: string; id: string }[]> {
       return (await fetch(`${url}/api/jobs/${jobId}/entries`)).json() as never
     },

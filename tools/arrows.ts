@@ -52,7 +52,7 @@ export const CORE: Arrows = {
 
 /** Inside the web. All of it may use the core by name; `panels` are what capabilities show, the Stand only lists them. */
 export const WEB: Arrows = {
-  main: ['app', 'data'],
+  main: ['app', 'data', 'ui'],
   app: ['data', 'door'],
   door: ['data', 'ui'],
   data: ['app'],

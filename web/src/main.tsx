@@ -4,6 +4,7 @@ import '@fontsource/barlow-condensed/latin-500.css'
 import '@fontsource/barlow-condensed/latin-600.css'
 import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
+import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { NotFound } from './app/NotFound.tsx'
@@ -11,29 +12,46 @@ import { Shell } from './app/Shell.tsx'
 import { startChanges } from './data/changes.ts'
 import { DRAWER, refreshDrawer } from './data/drawer.ts'
 import { startOutbox } from './data/outbox.ts'
-import { catchUp, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
+import { catchUp, fetchRooms, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
+import { Notices } from './ui/Notices.tsx'
 
-const page = (load: () => Promise<{ default: () => React.ReactNode }>) => async () => ({
-  Component: (await load()).default,
-})
+type Room = () => Promise<{ default: () => React.ReactNode }>
+
+const ROOMS: Readonly<Record<string, Room>> = {
+  '/': () => import('./rack/RackPage.tsx'),
+  '/bicycles/new': () => import('./hardware/NewBicyclePage.tsx'),
+  '/bicycles/:bicycleId': () => import('./hardware/HardwarePage.tsx'),
+  '/stand/:jobId': () => import('./stand/StandPage.tsx'),
+  '/jobs/:jobId/sheet': () => import('./print/SheetPage.tsx'),
+  '/drawer': () => import('./drawer/DrawerPage.tsx'),
+  '/share': () => import('./door/SharePage.tsx'),
+  '/handbook': () => import('./handbook/HandbookPage.tsx'),
+}
 
 const router = createBrowserRouter([
   {
     element: <Shell />,
     errorElement: <NotFound />,
+    HydrateFallback: () => null,
     children: [
-      { path: '/', lazy: page(() => import('./rack/RackPage.tsx')) },
-      { path: '/bicycles/new', lazy: page(() => import('./hardware/NewBicyclePage.tsx')) },
-      { path: '/bicycles/:bicycleId', lazy: page(() => import('./hardware/HardwarePage.tsx')) },
-      { path: '/stand/:jobId', lazy: page(() => import('./stand/StandPage.tsx')) },
-      { path: '/jobs/:jobId/sheet', lazy: page(() => import('./print/SheetPage.tsx')) },
-      { path: '/drawer', lazy: page(() => import('./drawer/DrawerPage.tsx')) },
-      { path: '/share', lazy: page(() => import('./door/SharePage.tsx')) },
-      { path: '/handbook', lazy: page(() => import('./handbook/HandbookPage.tsx')) },
+      ...Object.entries(ROOMS).map(([path, load]) => ({
+        path,
+        lazy: async () => ({ Component: (await load()).default }),
+      })),
       { path: '*', element: <NotFound /> },
     ],
   },
 ])
+
+const QUIET_MS = 3000
+
+/** Once this screen is quiet, the rooms not opened yet are fetched: they open while the server is away, too. */
+async function fetchAhead(): Promise<void> {
+  for (const load of Object.values(ROOMS)) await load()
+  await (await import('./panels/panels.tsx')).fetchPanels()
+  await fetchRooms()
+}
+setTimeout(() => fetchAhead().catch((error) => console.error(error)), QUIET_MS)
 
 startOutbox(catchUp, readAnew).catch((error) => console.error(error))
 startChanges((about) => (about === DRAWER ? refreshDrawer() : refreshBicycle(about))).catch((error) =>
@@ -44,9 +62,12 @@ const root = document.getElementById('root')
 if (root) {
   createRoot(root).render(
     <StrictMode>
-      <QueryClientProvider client={queryClient}>
-        <RouterProvider router={router} />
-      </QueryClientProvider>
+      <I18nProvider locale="en-US">
+        <QueryClientProvider client={queryClient}>
+          <RouterProvider router={router} />
+          <Notices />
+        </QueryClientProvider>
+      </I18nProvider>
     </StrictMode>,
   )
 }

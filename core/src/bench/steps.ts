@@ -198,7 +198,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     title: 'gaps and bite in their windows',
     say: 'Squeeze ten times, then measure.',
     why: 'From these readings the next turn is worked out; each one teaches how this brake answers.',
-    cautions: ['tension'],
+    cautions: [],
     done: { kind: 'dialled-in' },
   },
   {

@@ -1,3 +1,5 @@
+import type { CautionId } from '../reference/cautions.ts'
+
 /** What an adjuster is moved by. A click is one of the caliper’s own count a turn. */
 export type TurnUnit = 'turn' | 'mm' | 'hole' | 'click'
 
@@ -56,6 +58,8 @@ export interface AdjusterSpec {
   readonly lastResort?: true
   /** Wound in, it brings the pad to its track: its turns may be told from there. */
   readonly contact?: Contact
+  /** What can hurt as it is touched. */
+  readonly cautions?: readonly CautionId[]
   /** What touching it costs, as a share of the chance of success. */
   readonly price: number
   /** The reading that shows what a turn of it does, where its effect on its input is positive and where it is negative. */

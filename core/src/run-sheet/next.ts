@@ -1,7 +1,9 @@
+import type { BrakeModel } from '../brake/model.ts'
 import type { Step } from '../brake/step.ts'
 import { placedIn } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import type { Turn } from '../dial-in/turn.ts'
+import type { CautionId } from '../reference/cautions.ts'
 import type { EntryOf } from '../stand/entries.ts'
 import { upper } from '../stand/words.ts'
 import { type Finding, findingsOf } from './findings.ts'
@@ -47,6 +49,13 @@ export type Act =
       readonly close: EntryOf<'close'>
       readonly findings: readonly Finding[]
     }
+
+/** What can hurt in this act: in its step, and in each thing it has the hand turn. */
+export function cautionsOf(act: Act, { adjusters }: BrakeModel): readonly CautionId[] {
+  const turned = act.kind === 'turn' ? act.turn.moves.map(({ adjuster }) => adjuster) : []
+  const own = adjusters.flatMap(({ id, cautions = [] }) => (turned.includes(id) ? cautions : []))
+  return [...new Set([...act.step.cautions, ...own])]
+}
 
 /** What was answered not well comes first: putting it right shakes the rest. Else the first thing not done, in working order. */
 export function nextAct(stand: Stand, advice: Advice): Act {

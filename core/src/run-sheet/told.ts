@@ -3,7 +3,7 @@ import type { StationId } from '../brake/station.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { Job } from './job.ts'
 import { stationInHand } from './line.ts'
-import type { Act } from './next.ts'
+import { type Act, cautionsOf } from './next.ts'
 
 /** What the Stand would say now, for whoever reads it by machine. Fields are added, never changed. */
 export interface Told {
@@ -53,6 +53,6 @@ export function tellNext(job: Job): Told {
     ),
     ...(turn && { chance: turn.chance }),
     windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
-    cautions: next.step.cautions.map((id) => CAUTIONS[id].text),
+    cautions: cautionsOf(next, job.model).map((id) => CAUTIONS[id].text),
   }
 }

@@ -7,7 +7,7 @@ import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
-import { REMARK } from '../app/told.ts'
+import { ID, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
@@ -17,7 +17,8 @@ import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
 import { LAST_SEQ, summaryOf, workedJob } from './summary.ts'
 
-const NEW_JOB = Joi.object<{ brakeId: string; complaint?: string }>({
+const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>({
+  id: ID,
   brakeId: Joi.string().required(),
   complaint: REMARK(1000),
 })
@@ -64,7 +65,13 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
   }
 
   router.post('/', async (request, response) => {
-    const { brakeId, complaint = '' } = validate(NEW_JOB, request.body)
+    const { id = randomUUID(), brakeId, complaint = '' } = validate(NEW_JOB, request.body)
+    const [known] = await db.select().from(jobs).where(eq(jobs.id, id))
+    if (known) {
+      if (known.brakeId === brakeId) return void response.json(known)
+      const message = `Job ${known.number} has this id, on another brake.`
+      throw new HttpFault(409, { code: 'taken', field: 'id', message })
+    }
     const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
     if (!brake)
       throw notFound('unknown-brake', 'brakeId', `There is no brake “${brakeId}”: a job needs a brake to work on.`)
@@ -72,7 +79,6 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
       const message = 'This brake was taken off its bicycle. Hang it back, or open the job on what hangs there now.'
       throw new HttpFault(409, { code: 'brake-retired', field: 'brakeId', message })
     }
-    const id = randomUUID()
     const insert = db.insert(jobs).values({
       id,
       number: sql`(SELECT coalesce(max(number), 100) + 1 FROM jobs)`,

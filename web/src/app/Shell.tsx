@@ -1,12 +1,12 @@
 import { type ReactNode, useEffect, useState } from 'react'
-import { Button, I18nProvider } from 'react-aria-components'
+import { Button } from 'react-aria-components'
 import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
+import { useChanges } from '../data/changes.ts'
 import { useOutbox } from '../data/outbox.ts'
-import { useDoor, useTrouble } from '../data/queries.ts'
+import { useDoor, useServer } from '../data/queries.ts'
 import { DoorPage } from '../door/DoorPage.tsx'
-import { Notices } from '../ui/Notices.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone } from './theme.ts'
 
@@ -113,66 +113,63 @@ export function Shell() {
     document.querySelector('meta[name=theme-color]')?.setAttribute('content', sheet === 'night' ? '#131B23' : '#F3F0E7')
   }, [sheet])
   return (
-    <I18nProvider locale="en-US">
-      <Page>
-        <GlobalStyle />
-        <Notices />
-        <Head>
-          <Name>overhaul</Name>
-          <nav aria-label="Rooms">
-            <NavLink to="/" end>
-              Rack
+    <Page>
+      <GlobalStyle />
+      <Head>
+        <Name>overhaul</Name>
+        <nav aria-label="Rooms">
+          <NavLink to="/" end>
+            Rack
+          </NavLink>
+          {onStand && (
+            <NavLink to={pathname} aria-current="page">
+              Stand
             </NavLink>
-            {onStand && (
-              <NavLink to={pathname} aria-current="page">
-                Stand
-              </NavLink>
-            )}
-            <NavLink to="/drawer">Drawer</NavLink>
-            <NavLink to="/handbook">Handbook</NavLink>
-            {door.data?.shared && door.data.may === 'host' && <NavLink to="/share">Share</NavLink>}
-          </nav>
-          <Subject id={SUBJECT} />
-          <Switch
-            aria-label={`lengths in ${length === 'mm' ? 'millimetres' : 'inches'}, switch`}
-            onPress={() => changeSettings({ length: length === 'mm' ? 'in' : 'mm' })}
-          >
-            <span>
-              {length === 'mm' ? <b>mm</b> : 'mm'} | {length === 'in' ? <b>in</b> : 'in'}
-            </span>
-          </Switch>
-          <Switch
-            aria-label={sheet === 'night' ? 'day sheet' : 'night sheet'}
-            onPress={() => changeSettings({ sheet: sheet === 'night' ? 'day' : 'night' })}
-          >
-            {sheet === 'night' ? 'day' : 'night'}
-          </Switch>
-        </Head>
-        <OutboxLine />
-        {door.data?.may === 'read' && (
-          <Unsent role="status">
-            <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
-          </Unsent>
-        )}
-        {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
-      </Page>
-    </I18nProvider>
+          )}
+          <NavLink to="/drawer">Drawer</NavLink>
+          <NavLink to="/handbook">Handbook</NavLink>
+          {door.data?.shared && door.data.may === 'host' && <NavLink to="/share">Share</NavLink>}
+        </nav>
+        <Subject id={SUBJECT} />
+        <Switch
+          aria-label={`lengths in ${length === 'mm' ? 'millimetres' : 'inches'}, switch`}
+          onPress={() => changeSettings({ length: length === 'mm' ? 'in' : 'mm' })}
+        >
+          <span>
+            {length === 'mm' ? <b>mm</b> : 'mm'} | {length === 'in' ? <b>in</b> : 'in'}
+          </span>
+        </Switch>
+        <Switch
+          aria-label={sheet === 'night' ? 'day sheet' : 'night sheet'}
+          onPress={() => changeSettings({ sheet: sheet === 'night' ? 'day' : 'night' })}
+        >
+          {sheet === 'night' ? 'day' : 'night'}
+        </Switch>
+      </Head>
+      <OutboxLine />
+      {door.data?.may === 'read' && (
+        <Unsent role="status">
+          <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
+        </Unsent>
+      )}
+      {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
+    </Page>
   )
 }
 
-/** Says so when something written here has not reached the workshop's log yet. */
+/** Says so when the server does not answer or does not write, and what of this screen waits for it. */
 function OutboxLine() {
-  const { waiting, away } = useOutbox()
-  const trouble = useTrouble()
-  const unsent = waiting.filter((each) => !each.refused).length
-  if (!away && !trouble) return null
+  const outbox = useOutbox()
+  const changes = useChanges()
+  const server = useServer()
+  const waits = [...outbox.waiting, ...changes.waiting].filter((each) => !each.refused).length
+  if (!server.away && !server.trouble && !outbox.away && !changes.away) return null
   return (
     <Unsent role="status">
-      <b>{trouble ?? 'The workshop’s server does not answer.'}</b>{' '}
-      {unsent === 0
-        ? 'Nothing is waiting.'
-        : `${unsent} ${unsent === 1 ? 'entry waits' : 'entries wait'} on this screen`}
-      {unsent > 0 && ' and will be sent when it is back; a reload keeps them.'}
+      <b>{server.trouble ?? 'The workshop’s server does not answer.'}</b>{' '}
+      {waits === 0
+        ? 'What is written here is kept, and sent when it is back.'
+        : `${waits} ${waits === 1 ? 'entry waits' : 'entries wait'} on this screen and will be sent when it is back; a reload keeps them.`}
     </Unsent>
   )
 }

@@ -37,7 +37,7 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
       }),
     })
   } catch {
-    throw new Away('The workshop’s server does not answer. What you write here is kept and sent when it is back.')
+    throw new Away('The workshop’s server does not answer.')
   }
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
@@ -49,6 +49,10 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
     throw new Away(fault?.message ?? `The server answered ${response.status}.`)
   throw new ApiFault(response.status, fault)
 }
+
+/** What went wrong with something that is not kept for sending: nothing was written, and the hand tries again. */
+export const sayFailed = (error: Error): string =>
+  error instanceof Away ? `${error.message} Nothing was written: try again when it is back.` : error.message
 
 /** How this screen stands at the door of the workshop; what only the host's own screen is told is missing elsewhere. */
 export interface DoorState {
@@ -175,5 +179,4 @@ export const api = {
   moves: (jobId?: string) => call<readonly PartMove[]>('GET', `drawer/moves${jobId ? `?jobId=${jobId}` : ''}`),
   drawerFile: (text: string, by: string, dryRun: boolean) =>
     call<FileReport>('POST', `drawer/drawer.csv?dryRun=${dryRun}&by=${encodeURIComponent(by)}`, text, 'text/csv'),
-  newJob: (brakeId: string, complaint: string) => call<JobRow>('POST', 'jobs', { brakeId, complaint }),
 }

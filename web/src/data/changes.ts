@@ -31,21 +31,24 @@ const changes = new Queue<Change>({
 export const startChanges = (onWritten: (about: string) => Promise<unknown>): Promise<void> =>
   changes.start(([each]) => onWritten((each as Change).about))
 
-/** Keeps changes for sending, in the order they are made. */
-export const change = (...made: readonly NewChange[]): Promise<void> =>
-  changes.put(
+/** Keeps changes for sending, in the order they are made. True where all were taken at once; the others wait, or were refused. */
+export async function change(...made: readonly NewChange[]): Promise<boolean> {
+  const ids = made.map(() => newId())
+  await changes.put(
     made.map(
-      (each) =>
-        (order): Change => ({ ...each, id: newId(), order }),
+      (each, index) =>
+        (order): Change => ({ ...each, id: ids[index] as string, order }),
     ),
   )
+  return !changes.snapshot().waiting.some(({ id }) => ids.includes(id))
+}
 
 /** Moves of parts are known by their ids: one made again is another move. */
 const madeAnew = (body: unknown): unknown =>
   Array.isArray(body) ? body.map((each: object) => ('id' in each ? { ...each, id: newId() } : each)) : body
 
 /** Makes the last change as it was before: that is a change like any other. */
-export function undo({ about, says, undo: back, method, path, body }: Change): Promise<void> {
+export function undo({ about, says, undo: back, method, path, body }: Change): Promise<boolean> {
   changes.forgetLast()
   const again: Request = { method, path, body: madeAnew(body) }
   return change(

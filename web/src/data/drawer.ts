@@ -29,7 +29,7 @@ const sayMoves = (moves: readonly NewMove[]): string =>
   moves.map(({ name, delta }) => `${Math.abs(delta)} × ${name} ${delta < 0 ? 'taken' : 'put in'}`).join(', ')
 
 /** Takes and returns parts. Kept and sent like every change, each move once; taken back, the opposite is moved. */
-export const moveParts = (moves: readonly NewMove[]): Promise<void> =>
+export const moveParts = (moves: readonly NewMove[]): Promise<boolean> =>
   change({ ...asked(moves, 1), about: DRAWER, says: sayMoves(moves), undo: [asked(moves, -1)] })
 
 /** A move of the drawer is on its way: what is counted here is not the last of it. */

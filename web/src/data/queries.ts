@@ -1,6 +1,6 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { QueryClient, useQuery } from '@tanstack/react-query'
-import { ApiFault, api, InTrouble, type JobRecord } from './api.ts'
+import { ApiFault, Away, api, InTrouble, type JobRecord } from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
 
 /** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */
@@ -60,9 +60,17 @@ export function remeasured(jobId: string, hardware: JobRecord['hardware']): void
 export const readAnew = (jobId: string): Promise<void> => queryClient.refetchQueries({ queryKey: jobKey(jobId) })
 
 /** What the server says of itself: undefined while all is well, its sentence where nothing more is written. */
-export const useTrouble = (): string | undefined => {
+export interface ServerState {
+  /** It does not answer. */
+  readonly away: boolean
+  /** It answers and writes nothing, and why. */
+  readonly trouble?: string
+}
+
+/** How the workshop's server stands, asked again and again: an idle screen knows it too. */
+export const useServer = (): ServerState => {
   const { error } = useQuery({ queryKey: ['health'], queryFn: api.health, refetchInterval: 10_000, retry: false })
-  return error instanceof InTrouble ? error.message : undefined
+  return error instanceof InTrouble ? { away: false, trouble: error.message } : { away: error instanceof Away }
 }
 
 const DOOR = ['door'] as const
@@ -83,3 +91,10 @@ export async function catchUp(jobId: string): Promise<void> {
 
 export const knownLast = (jobId: string): number =>
   lastWithoutGap(queryClient.getQueryData<JobRecord>(jobKey(jobId))?.entries ?? [])
+
+/** What stands in the rooms that list things, so that they can be walked through while the server is away. */
+export const fetchRooms = () =>
+  Promise.all([
+    queryClient.prefetchQuery({ queryKey: RACK, queryFn: api.rack }),
+    queryClient.prefetchQuery({ queryKey: ['drawer', 'parts'], queryFn: api.drawer }),
+  ])

@@ -74,10 +74,11 @@ export const sayBad = (kit: Kit, bad: Read['bad']): string =>
     .map(([reading, { message }]) => `${upper(kit.title(reading))}${stationOf(kit, reading)}: ${message}`)
     .join(' ')
 
-function stationOf(kit: Kit, reading: string): string {
-  const step = kit.steps.find(
+/** Where it is asked for, or where its gauge stands. */
+function stationOf({ steps, family }: Kit, reading: string): string {
+  const step = steps.find(
     ({ done }) => 'readings' in done && [...done.readings, ...(done.optional ?? [])].includes(reading),
   )
-  const station = STATIONS.find(({ id }) => id === step?.station)
+  const station = STATIONS.find(({ id }) => (step ? id === step.station : family.gauges[id]?.includes(reading)))
   return station ? ` (${station.title})` : ''
 }

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
-import { api, type FileReport } from '../data/api.ts'
+import { api, type FileReport, sayFailed } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
 import { FileDrop } from '../ui/FileDrop.tsx'
 import { panel, Ruled } from '../ui/layout.ts'
@@ -40,7 +40,7 @@ export function DrawerFile({ onClose }: { onClose: () => void }) {
           read.mutate({ file, dryRun: true })
         }}
       />
-      {read.error && <Complaint>{read.error.message}</Complaint>}
+      {read.error && <Complaint>{sayFailed(read.error)}</Complaint>}
       {report && <Report report={report} />}
       <div style={{ display: 'flex', gap: 10 }}>
         {report?.dryRun && text !== undefined && report.added.length + report.changed.length > 0 && (

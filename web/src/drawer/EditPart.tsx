@@ -5,7 +5,7 @@ import { useMutation } from '@tanstack/react-query'
 import { Controller, useWatch } from 'react-hook-form'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
-import { api } from '../data/api.ts'
+import { api, sayFailed } from '../data/api.ts'
 import { refreshDrawer } from '../data/drawer.ts'
 import { useKeptForm } from '../drafts/use-kept-form.ts'
 import { Choose } from '../ui/Choose.tsx'
@@ -89,7 +89,7 @@ export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }
       return setError('count', { message: `“${typed.count}” pieces. Accepted: a whole number, 0 or more.` })
     save.mutate({ shape, count })
   })
-  const fault = formState.errors.root?.message ?? save.error?.message
+  const fault = formState.errors.root?.message ?? (save.error ? sayFailed(save.error) : undefined)
 
   return (
     <Form aria-label={part ? `Change ${part.name}` : 'New part'} onSubmit={submit}>

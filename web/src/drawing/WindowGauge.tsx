@@ -25,8 +25,8 @@ export interface GaugeProps {
 }
 
 const WIDTH = 256
-const HEIGHT = 54
-const LINE = 33
+const HEIGHT = 50
+const LINE = 31
 
 /** One picture for every measured thing: walls, window, the reading with its uncertainty, what the next turn gives. */
 export function WindowGauge(props: GaugeProps) {

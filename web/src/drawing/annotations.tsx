@@ -180,7 +180,7 @@ export function ScrewLabel({
           </text>
         </g>
       )}
-      <text {...beside(x, onRight, 14, layout)} y={y + 36} fontSize="16" fontWeight={turning ? 600 : 500}>
+      <text {...beside(x, onRight, 14, layout)} y={y + 36} fontSize="16" fontWeight={turning ? 600 : 500} {...HALO}>
         {note.text}
       </text>
     </g>

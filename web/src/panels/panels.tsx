@@ -6,8 +6,6 @@ import { bitesOnRim } from './bite/bites-on-rim.ts'
 import { isPlanned } from './mount/is-planned.ts'
 import type { NotesProps } from './notes.ts'
 
-const OtherEnd = lazy(async () => ({ default: (await import('./OtherEnd.tsx')).OtherEnd }))
-
 /** What a capability shows at a station, and the brakes it serves. */
 interface StationPanel {
   readonly id: string
@@ -15,6 +13,31 @@ interface StationPanel {
   readonly serves: (job: Job) => boolean
   readonly Panel: ComponentType<NotesProps>
 }
+
+/** Each comes when its station is first opened. */
+const FETCH = {
+  MatchNotes: async () => ({ default: (await import('./match/MatchNotes.tsx')).MatchNotes }),
+  PadNotes: async () => ({ default: (await import('./pads/PadNotes.tsx')).PadNotes }),
+  CableNotes: async () => ({ default: (await import('./cable/CableNotes.tsx')).CableNotes }),
+  StraddleNotes: async () => ({ default: (await import('./cable/StraddleNotes.tsx')).StraddleNotes }),
+  MountPlans: async () => ({ default: (await import('./mount/MountPlans.tsx')).MountPlans }),
+  ReachNotes: async () => ({ default: (await import('./mount/ReachLine.tsx')).ReachNotes }),
+  LeverWeightNotes: async () => ({ default: (await import('./cable/LeverWeightNotes.tsx')).LeverWeightNotes }),
+  BiteNotes: async () => ({ default: (await import('./bite/BiteNotes.tsx')).BiteNotes }),
+  OtherEnd: async () => ({ default: (await import('./OtherEnd.tsx')).OtherEnd }),
+}
+const MatchNotes = lazy(FETCH.MatchNotes)
+const PadNotes = lazy(FETCH.PadNotes)
+const CableNotes = lazy(FETCH.CableNotes)
+const StraddleNotes = lazy(FETCH.StraddleNotes)
+const MountPlans = lazy(FETCH.MountPlans)
+const ReachNotes = lazy(FETCH.ReachNotes)
+const LeverWeightNotes = lazy(FETCH.LeverWeightNotes)
+const BiteNotes = lazy(FETCH.BiteNotes)
+const OtherEnd = lazy(FETCH.OtherEnd)
+
+/** All of them, before the hand asks. */
+export const fetchPanels = () => Promise.all(Object.values(FETCH).map((fetch) => fetch()))
 
 const always = () => true
 const reads =
@@ -26,18 +49,6 @@ const onArms = ({ model }: Job): boolean => model.padArm !== undefined
 
 const OtherCable = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="cable" />
 const OtherReach = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="reach" />
-
-/** Each comes when its station is first opened. */
-const MatchNotes = lazy(async () => ({ default: (await import('./match/MatchNotes.tsx')).MatchNotes }))
-const PadNotes = lazy(async () => ({ default: (await import('./pads/PadNotes.tsx')).PadNotes }))
-const CableNotes = lazy(async () => ({ default: (await import('./cable/CableNotes.tsx')).CableNotes }))
-const StraddleNotes = lazy(async () => ({ default: (await import('./cable/StraddleNotes.tsx')).StraddleNotes }))
-const MountPlans = lazy(async () => ({ default: (await import('./mount/MountPlans.tsx')).MountPlans }))
-const ReachNotes = lazy(async () => ({ default: (await import('./mount/ReachLine.tsx')).ReachNotes }))
-const LeverWeightNotes = lazy(async () => ({
-  default: (await import('./cable/LeverWeightNotes.tsx')).LeverWeightNotes,
-}))
-const BiteNotes = lazy(async () => ({ default: (await import('./bite/BiteNotes.tsx')).BiteNotes }))
 
 /** Every panel of every station, from the top down. */
 export const STATION_PANELS: readonly StationPanel[] = [

@@ -1,10 +1,11 @@
-import { useMutation } from '@tanstack/react-query'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { SubjectLine } from '../app/Shell.tsx'
-import { api, type JobRow, type RackBicycle } from '../data/api.ts'
-import { refreshRack, useRack } from '../data/queries.ts'
+import type { JobRow, RackBicycle } from '../data/api.ts'
+import { change, useChanges } from '../data/changes.ts'
+import { newId } from '../data/ids.ts'
+import { useRack } from '../data/queries.ts'
 import { MarkShape, stationWords } from '../drawing/Mark.tsx'
 import { linkPress, Page } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
@@ -170,7 +171,7 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
               Open
             </OpenLink>
           ) : (
-            <NewJob brakeId={brake.id} last={brake.job} label={`${bicycle.name} ${brake.end}`} />
+            <NewJob bicycleId={bicycle.id} brakeId={brake.id} last={brake.job} label={`${bicycle.name} ${brake.end}`} />
           )}
           {brake.job?.closedAt && <Unfit job={brake.job} />}
         </BrakeRow>
@@ -218,17 +219,36 @@ function JobMarks({ job }: { job: JobRow }) {
   )
 }
 
+/** A job asked for: known by its id, so that one sent again after a lost answer is opened once. */
+interface NewJobBody {
+  readonly id: string
+  readonly brakeId: string
+  readonly complaint: string
+}
+
 /** Opens a job on a brake that has none open, asking only what is wrong. */
-function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null; label: string }) {
+function NewJob({
+  bicycleId,
+  brakeId,
+  last,
+  label,
+}: {
+  bicycleId: string
+  brakeId: string
+  last: JobRow | null
+  label: string
+}) {
   const navigate = useNavigate()
   const [complaint, setComplaint] = useState<string>()
-  const create = useMutation({
-    mutationFn: (text: string) => api.newJob(brakeId, text),
-    onSuccess: async (job) => {
-      await refreshRack()
-      navigate(`/stand/${job.id}`)
-    },
-  })
+  const { waiting } = useChanges()
+  const path = 'jobs'
+  const isWaiting = waiting.some((each) => each.path === path && (each.body as NewJobBody).brakeId === brakeId)
+  const open = async () => {
+    const body: NewJobBody = { id: newId(), brakeId, complaint: complaint ?? '' }
+    const says = `a job on ${label}`
+    setComplaint(undefined)
+    if (await change({ method: 'POST', path, body, about: bicycleId, says, undo: [] })) navigate(`/stand/${body.id}`)
+  }
   if (complaint === undefined) {
     return (
       <span style={{ display: 'flex', gap: 6 }}>
@@ -237,7 +257,7 @@ function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null
             {last.number}
           </OpenLink>
         )}
-        <Press aria-label={`New job, ${label}`} onPress={() => setComplaint('')}>
+        <Press aria-label={`New job, ${label}`} isDisabled={isWaiting} onPress={() => setComplaint('')}>
           New job
         </Press>
       </span>
@@ -248,7 +268,7 @@ function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null
       style={{ gridColumn: '1 / -1', display: 'flex', gap: 8, flexWrap: 'wrap', paddingBottom: 10 }}
       onSubmit={(event) => {
         event.preventDefault()
-        create.mutate(complaint)
+        open()
       }}
     >
       <TextField
@@ -259,13 +279,12 @@ function NewJob({ brakeId, last, label }: { brakeId: string; last: JobRow | null
         value={complaint}
         onChange={setComplaint}
       />
-      <Press go type="submit" isDisabled={create.isPending}>
+      <Press go type="submit">
         Open job
       </Press>
       <Press quiet onPress={() => setComplaint(undefined)}>
         Back
       </Press>
-      {create.error && <Complaint>{create.error.message}</Complaint>}
     </form>
   )
 }

@@ -17,7 +17,7 @@ const Row = styled.div`
   grid-template-columns: 92px 1fr 128px;
   align-items: center;
   gap: 6px;
-  min-height: 57px;
+  min-height: 46px;
   border-bottom: 1px solid var(--rule);
   ${phone} {
     grid-template-columns: 1fr 128px;
@@ -58,7 +58,7 @@ const Value = styled.div`
   }
   input {
     width: 76px;
-    height: 46px;
+    height: 44px;
     border: 0;
     border-bottom: 1.5px solid var(--control);
     background: none;

@@ -12,7 +12,7 @@ const Line = styled.ol`
   padding: 0 14px;
   border-bottom: 1px solid var(--rule);
   overflow-x: auto;
-  background: linear-gradient(var(--rule), var(--rule)) no-repeat 0 29px / 100% 1px;
+  background: linear-gradient(var(--rule), var(--rule)) no-repeat 0 25px / 100% 1px;
   ${upright} {
     justify-content: flex-start;
   }
@@ -28,8 +28,8 @@ const Face = styled(Button)<{ $here: boolean }>`
   display: grid;
   justify-items: center;
   gap: 2px;
-  padding: 12px 6px 0;
-  min-height: 74px;
+  padding: 8px 6px 0;
+  min-height: 66px;
   box-sizing: border-box;
   cursor: pointer;
   font: ${({ $here }) => ($here ? 600 : 500)} 18px/1.2 var(--label);

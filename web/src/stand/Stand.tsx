@@ -120,6 +120,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
+  const scroll = useRef<HTMLDivElement>(null)
   const drafts = useDrafts(record.job.id, open.job.kit, length, lastMoved(open.job.state.standing))
   const job = useHeldWindows(open.job, drafts.count > 0)
 
@@ -128,6 +129,12 @@ export function Stand({ open }: { open: OpenJob }) {
   const station = seen ?? stationOfNext
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
   useEffect(() => setSeen(undefined), [stationOfNext])
+
+  const act = `${job.next.kind} ${job.next.step.id}`
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new act is read from its beginning
+  useEffect(() => {
+    if (scroll.current) scroll.current.scrollTop = 0
+  }, [act])
 
   const toDrawing = () => drawing.current?.focus({ preventScroll: true })
   const write = (bodies: readonly EntryBody[]): boolean => {
@@ -161,6 +168,11 @@ export function Stand({ open }: { open: OpenJob }) {
   const press = (key: string) => {
     if (!covered) document.querySelector<HTMLButtonElement>(`[data-key="${key}"]`)?.click()
   }
+  /** A combo box is not given its focus back by the cover over it: the words lead back to the tape they are for. */
+  const closeHelp = () => {
+    setHelp(undefined)
+    if (help === 'words') requestAnimationFrame(() => tape.current?.focus())
+  }
   const covered = subject !== undefined || help !== undefined
 
   useKeys({
@@ -182,7 +194,7 @@ export function Stand({ open }: { open: OpenJob }) {
       const at = document.activeElement
       const draft = at instanceof HTMLElement ? at.dataset.draftOf : undefined
       const back = document.querySelector<HTMLButtonElement>('[data-back]')
-      if (help) setHelp(undefined)
+      if (help) closeHelp()
       else if (subject) setSubject(undefined)
       else if (draft !== undefined && drafts.text[draft]) letGo(draft)
       else if (picked !== undefined) setPicked(undefined)
@@ -234,7 +246,7 @@ export function Stand({ open }: { open: OpenJob }) {
       <Bench>
         {!phone && bench}
         <Right>
-          <Scroll inert={covered}>
+          <Scroll ref={scroll} inert={covered}>
             <NextPanel
               jobId={record.job.id}
               job={job}
@@ -278,8 +290,8 @@ export function Stand({ open }: { open: OpenJob }) {
           {subject && !help && (
             <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />
           )}
-          {help === 'keys' && <KeyList onClose={() => setHelp(undefined)} />}
-          {help === 'words' && <WordList kit={job.kit} model={job.model} onClose={() => setHelp(undefined)} />}
+          {help === 'keys' && <KeyList onClose={closeHelp} />}
+          {help === 'words' && <WordList kit={job.kit} model={job.model} onClose={closeHelp} />}
         </Right>
       </Bench>
       <Foot>
@@ -299,6 +311,7 @@ export function Stand({ open }: { open: OpenJob }) {
           check={open.check}
           write={write}
           onDone={toDrawing}
+          onEdit={() => setFault(undefined)}
           onWords={() => setHelp('words')}
         />
         <LogLine>

@@ -106,6 +106,7 @@ export function Log({ job, length, waiting, write, picked, onPick }: Props) {
         <li key={entry.id}>
           <Item
             $struck={struckBy !== undefined}
+            onFocus={({ target }) => target.scrollIntoView({ block: 'nearest', inline: 'nearest' })}
             onPress={() => onPick(entry.id)}
             aria-label={`${clock(entry.at)} ${describe(entry, naming)}${struckBy ? ', struck' : ''}`}
           >

@@ -99,6 +99,8 @@ interface Props {
   readonly check: (bodies: readonly EntryBody[]) => Refusal | undefined
   readonly write: (bodies: readonly EntryBody[]) => boolean
   readonly onDone: () => void
+  /** The line is written anew: what was said against it no longer holds. */
+  readonly onEdit: () => void
   /** Shows the words of this brake. */
   readonly onWords: () => void
 }
@@ -131,13 +133,16 @@ function exampleOf({ kit, model, windows, dimensions, next }: Job, length: Lengt
 }
 
 /** One line that takes the bench's shorthand, says what it understood, and writes it to the log on Enter. */
-export function Tape({ jobId, job, length, input, check, write, onDone, onWords }: Props) {
+export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, onWords }: Props) {
   const [text, change] = useKept(`overhaul.tape.${jobId}`, '')
   const [lines, setLines] = useKept<readonly string[]>(`overhaul.tape-lines.${jobId}`, [])
   /** How many lines back the hand has gone. */
   const [back, setBack] = useState(0)
   const open = useRef(false)
-  const setText = (next: string) => change(() => next)
+  const setText = (next: string) => {
+    if (next !== text) onEdit()
+    change(() => next)
+  }
   const at = { kit: job.kit, model: job.model, length }
   const read = readTape(text, at)
   const words = complete(text, at).slice(0, MOST_WORDS)
@@ -193,7 +198,6 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onWords 
 
   return (
     <Line
-      aria-label="Tape"
       onSubmit={(event) => {
         event.preventDefault()
         submit()

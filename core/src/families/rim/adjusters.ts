@@ -35,6 +35,7 @@ export const cableAdjusters = (d: Dimensions): readonly AdjusterSpec[] => [
     book: 1,
     effectSpread: 0,
     settingSd: 0.5,
+    cautions: ['tension'],
     price: 0.05,
   },
 ]

@@ -8,8 +8,8 @@ import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
+import { ActCautions } from './ActCautions.tsx'
 import { Act, BACK, Ends, type NextProps, Top } from './parts.tsx'
-import { StepCautions } from './StepCautions.tsx'
 
 const inTen = (chance: number): string => {
   const tenths = Math.round(chance * 10)
@@ -33,7 +33,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
         </p>
       )}
       {job.next.kind === 'turn' && job.next.why && <p>{job.next.why}</p>}
-      {job.next.kind === 'turn' && <StepCautions step={job.next.step} />}
+      <ActCautions job={job} />
       <p>Squeeze ten times, then measure {job.family.dial.say}.</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (

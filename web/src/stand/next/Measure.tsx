@@ -5,9 +5,9 @@ import { useState } from 'react'
 import { Fold } from '../../ui/Fold.tsx'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
+import { ActCautions } from './ActCautions.tsx'
 import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
-import { StepCautions } from './StepCautions.tsx'
 
 /** Asks for readings, each with its own field, and says whether the brake was squeezed first. */
 export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' } }) {
@@ -33,7 +33,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
           onSave(dial && squeezed ? { kind: 'confirm', step: 'squeezes', count: 10 } : undefined)
         }}
       >
-        <StepCautions step={next.step} />
+        <ActCautions job={job} />
         <Readings {...props} readings={dial && beside ? [...next.readings, beside] : next.readings} />
         {!dial && <p style={{ paddingTop: 8 }}>{next.step.why}</p>}
         <Tools step={next.step} />

@@ -5,13 +5,13 @@ import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Slate } from '../../ui/words.tsx'
+import { ActCautions } from './ActCautions.tsx'
 import { Act, Ends, type NextProps, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
-import { StepCautions } from './StepCautions.tsx'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
 export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
-  const { next, drafts, write, onSave, onGauge, onWhy } = props
+  const { job, next, drafts, write, onSave, onGauge, onWhy } = props
   const { loosens } = next.step
   const [loosened, setLoosened] = useState(true)
   return (
@@ -26,7 +26,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
           onSave(loosens && loosened ? { kind: 'confirm', step: loosens } : undefined)
         }}
       >
-        <StepCautions step={next.step} />
+        <ActCautions job={job} />
         {next.remedy && <p>{next.remedy}</p>}
         {next.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
         {next.step.mends && (

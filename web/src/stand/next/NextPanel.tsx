@@ -7,20 +7,20 @@ import { useKept } from '../../data/use-kept.ts'
 import { linkPress, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
+import { ActCautions } from './ActCautions.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
 import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
-import { StepCautions } from './StepCautions.tsx'
 
 const Panel = styled.section`
-  padding: 14px 24px 16px;
+  padding: 10px 24px 6px;
   border-bottom: 1px solid var(--rule);
   display: grid;
-  gap: 8px;
+  gap: 6px;
   form {
     display: grid;
-    gap: 8px;
+    gap: 6px;
   }
   ${phone} {
     padding: 12px 16px 14px;
@@ -59,7 +59,7 @@ function Body(props: NextProps) {
         <>
           <Top label="Next" />
           <Act>{next.say}</Act>
-          <StepCautions step={next.step} />
+          <ActCautions job={props.job} />
           <Ends>
             <Press hint="w" data-ends="" onPress={props.onWhy}>
               Why
@@ -131,7 +131,7 @@ function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct
     <>
       <Top label={ill ? 'Put right' : again ? 'Look again' : 'Next'}>{ill ? `${step.title}: ${again}` : again}</Top>
       <Act>{ill?.say ?? step.say}</Act>
-      <StepCautions step={step} />
+      <ActCautions job={job} />
       <p>{ill ? step.say : step.why}</p>
       {ill?.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
       <Tools step={step} />
@@ -158,7 +158,7 @@ function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: str
     <>
       <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
       <Act>{job.next.step.say}</Act>
-      <StepCautions step={job.next.step} />
+      <ActCautions job={job} />
       <p>{job.next.step.why}</p>
       <Ends>
         <Press quiet hint="w" data-ends="" onPress={onWhy}>
@@ -178,7 +178,7 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
         everything is in its window or skipped with a reason
       </Top>
       <Act>{job.next.step.say}</Act>
-      <StepCautions step={job.next.step} />
+      <ActCautions job={job} />
       <Row
         as="form"
         onSubmit={(event) => {

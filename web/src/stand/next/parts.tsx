@@ -2,7 +2,7 @@ import type { Step } from '@overhaul/core/brake/step'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import type { KeyboardEvent } from 'react'
+import type { KeyboardEvent, ReactNode } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
 import { phone } from '../../app/theme.ts'
@@ -44,7 +44,7 @@ interface TopProps {
   readonly label: string
   /** The key that leads to its first field. */
   readonly hint?: string
-  readonly children?: React.ReactNode
+  readonly children?: ReactNode
 }
 
 /** What kind of act it is, and beside it why now. */
@@ -58,7 +58,7 @@ export const Top = ({ label, hint, children }: TopProps) => (
   </TopLine>
 )
 
-export const Act = styled.p`
+const Line = styled.p`
   font: 600 30px/1.12 var(--label);
   text-wrap: balance;
   ${phone} {
@@ -66,13 +66,16 @@ export const Act = styled.p`
   }
 `
 
+/** What to do, in one line. */
+export const Act = ({ children }: { children: ReactNode }) => <Line data-act="">{children}</Line>
+
 /** The buttons that end an act: in sight however long what stands above them is. */
 export const Ends = styled(Row)`
   position: sticky;
   bottom: 0;
   z-index: 1;
   margin: 0;
-  padding: 8px 0;
+  padding: 6px 0;
   background: var(--sheet);
   box-shadow: 0 -1px 0 var(--rule);
   button {
