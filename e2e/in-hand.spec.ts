@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { follow, next, writeOnTape } from './hand.ts'
+import { next, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -36,6 +36,19 @@ const hidden = (page: Page, gauges: boolean) =>
     return asked.filter((each) => !inSight(each)).map((each) => each.outerHTML.slice(0, 120))
   }, gauges)
 
+/** Does what Next says once, by keyboard alone. */
+async function byKeys(page: Page): Promise<void> {
+  const log = page.getByRole('list', { name: 'Log, newest first' }).getByRole('listitem')
+  const written = await log.count()
+  if (await next(page).getByRole('button', { name: 'Read the practice gauge' }).isVisible()) {
+    await page.keyboard.press('g')
+    await expect(next(page).getByRole('button', { name: 'Save' })).toBeEnabled()
+    await page.keyboard.press('m')
+    await page.keyboard.press('Enter')
+  } else await page.keyboard.press('d')
+  await expect.poll(() => log.count()).toBeGreaterThan(written)
+}
+
 const FAMILIES = ['linear-pull', 'cantilever', 'centre-pull', 'single-pivot', 'dual-pivot'] as const
 
 for (const family of FAMILIES) {
@@ -58,7 +71,7 @@ for (const family of FAMILIES) {
       }
       await page.setViewportSize({ width: 1280, height: 800 })
       if (await next(page).getByRole('button', { name: 'Release', exact: true }).isVisible()) return
-      await follow(page)
+      await byKeys(page)
     }
     throw new Error('it was never signed')
   })
