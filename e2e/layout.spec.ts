@@ -24,7 +24,7 @@ const faults = (page: Page) =>
     }
     const small = [
       ...document.querySelectorAll(
-        'button, nav a, label[data-rac], input:not([type=checkbox]):not([type=radio]):not([type=file])',
+        'button, nav a, label[data-rac], input:not([type=checkbox]):not([type=radio]):not([type=file]):not([type=range])',
       ),
     ].flatMap((each) => {
       const box = seen(each)
@@ -131,4 +131,42 @@ test('a wheel out of true stops everything before a screw is touched', async ({ 
   await expect(page.getByTestId('next')).toContainText('Seat the wheel again; if it stays so, true or dish it')
   await writeOnTape(page, 'skip wheel-true no truing stand here')
   await expect(page.getByTestId('next')).toContainText('leaves no setting that neither rubs nor reaches the bar')
+})
+
+/** Words in drawings too small to read at arm's length, and drawn buttons a finger would miss. */
+const tinyDrawings = (page: Page) =>
+  page.evaluate(() => {
+    const shown = (each: Element) => each.getBoundingClientRect().width > 0
+    const words = [...document.querySelectorAll('svg text')].filter(shown).flatMap((each) => {
+      const scale = (each as SVGTextElement).getScreenCTM()?.a ?? 1
+      const px = Number.parseFloat(getComputedStyle(each).fontSize) * Math.abs(scale)
+      return px < 13.9 ? [`${each.textContent} ${px.toFixed(1)} px`] : []
+    })
+    const buttons = [...document.querySelectorAll('.drawn-button > rect:last-child')].filter(shown).flatMap((each) => {
+      const { width, height } = each.getBoundingClientRect()
+      return width < 43.5 || height < 43.5 ? [`button ${Math.round(width)}×${Math.round(height)}`] : []
+    })
+    return [...words, ...buttons]
+  })
+
+test('on a phone every word of a drawing can be read and every drawn button hit', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const [bicycle, end, stations] of [
+    ['Cross 1', 'front', ['Match', 'Pads', 'Centre']],
+    ['Hire 04', 'front', ['Pads', 'Bite']],
+    ['Tourer 1', 'front', ['Mount', 'Pads']],
+    ['Roadster 1', 'rear', ['Bite']],
+  ] as const) {
+    await page.goto(`${shop.url}/stand/${await shop.job(bicycle, end)}`)
+    await page.getByRole('button', { name: 'Drawing of the brake and the lever' }).click()
+    for (const station of stations) {
+      await page.getByRole('button', { name: new RegExp(`^${station}:`) }).click()
+      await page.waitForTimeout(400)
+      expect(await tinyDrawings(page), `${bicycle} ${station}`).toEqual([])
+      expect(await faults(page), `${bicycle} ${station}`).toEqual([])
+    }
+  }
+  await page.goto(`${shop.url}/bicycles/new`)
+  await expect(page.getByRole('group', { name: /front view/ })).toBeVisible()
+  expect(await tinyDrawings(page)).toEqual([])
 })

@@ -64,7 +64,7 @@ export const WEB: Arrows = {
   panels: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   stand: ['app', 'data', 'drafts', 'drawing', 'panels', 'tape', 'ui'],
   hardware: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
-  rack: ['app', 'data', 'drawing', 'ui', 'waiting'],
+  rack: ['data', 'drawing', 'ui', 'waiting'],
   drawer: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   handbook: ['app', 'ui'],
   print: ['app', 'data', 'drawing', 'ui'],

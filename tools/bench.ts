@@ -18,6 +18,7 @@ import { BRIDGE } from '@overhaul/core/testing/mount'
 import { FAMILIES, findFamily } from '@overhaul/core/workshop/families'
 import { openJob } from '@overhaul/core/workshop/open'
 import { type Line, quantile } from './bench-lines.ts'
+import { benchScreen } from './bench-screen.ts'
 import { benchServer } from './bench-server.ts'
 
 /** What must be quick, measured: printed against its limit, never asserted in a timed test. */
@@ -172,6 +173,7 @@ const lines: readonly Line[] = [
   ...straddleLines(),
   plansLine(),
   ...(await benchServer()),
+  ...(await benchScreen()),
 ]
 for (const { what, value, unit, limit } of lines) {
   console.log(

@@ -12,10 +12,12 @@ import { GlobalStyle, phone } from './theme.ts'
 
 const Page = styled.div`
   height: 100dvh;
+  overflow: hidden;
   display: flex;
   flex-direction: column;
   @media print {
     height: auto;
+    overflow: visible;
   }
 `
 const Head = styled.header`

@@ -1,7 +1,7 @@
 import type { ReadingSpec } from '@overhaul/core/brake/reading'
 import { KIT } from '@overhaul/core/testing/stand'
 import { describe, expect, it } from 'vitest'
-import { draftBody, roundToHand, stepOf, writeDraft } from './drafts.ts'
+import { draftBody, readDrafts, roundToHand, sayBad, sift, stepOf, writeDraft } from './drafts.ts'
 
 const spec = (id: string) => KIT.reading(id) as ReadingSpec
 
@@ -53,5 +53,46 @@ describe('a draft', () => {
     expect(writeDraft(KIT, spec('biteTravel'), 22, 'mm')).toBe('22')
     expect(writeDraft(KIT, spec('gapLeft'), 1.4, 'in')).toBe('0.055')
     expect(writeDraft(KIT, spec('wheelOffset'), -0.5, 'mm')).toBe('-0.5')
+  })
+})
+
+describe('drafts saved together', () => {
+  const typed = { gapLeft: '1.0', gapRight: 'wide', biteTravel: '400', reserve: '' }
+  const tooMuch = (bodies: readonly { reading?: string; value?: unknown }[]) => {
+    const index = bodies.findIndex(({ reading, value }) => reading === 'biteTravel' && Number(value) > 120)
+    return index < 0
+      ? undefined
+      : { index, error: { code: 'out-of-range', field: 'value', message: 'Accepted: 0 to 120.' } }
+  }
+
+  it('what can be written is; a bad one is named with its station and holds up only itself', () => {
+    const { ready, bad } = sift(readDrafts(KIT, typed, 'mm'), [], tooMuch as never)
+    expect(ready.map(({ reading }) => reading)).toEqual(['gapLeft'])
+    expect(Object.keys(bad)).toEqual(['gapRight', 'biteTravel'])
+    expect(sayBad(KIT, bad)).toMatch(
+      /^Gap right \(Bite\): “wide” is not a number.* Bite \(Bite\): Accepted: 0 to 120\.$/,
+    )
+  })
+
+  it('of two that do not go together neither is written', () => {
+    const read = readDrafts(KIT, { gapLeft: '1.0', padLength: '40', biteTravel: '20' }, 'mm')
+    const apart = (bodies: readonly { reading?: string }[]) => {
+      const index = bodies.findIndex(({ reading }) => reading === 'padLength')
+      return index > 0 && bodies.slice(0, index).some(({ reading }) => reading === 'gapLeft')
+        ? { index, error: { code: 'misread', field: 'value', message: 'Not with that gap.' } }
+        : undefined
+    }
+    const { ready, bad } = sift(read, [], apart as never)
+    expect(ready.map(({ reading }) => reading)).toEqual(['biteTravel'])
+    expect(Object.keys(bad).sort()).toEqual(['gapLeft', 'padLength'])
+  })
+
+  it('what goes before them and is refused stops them all', () => {
+    const squeezed = { kind: 'confirm', step: 'squeezes', count: 10 } as const
+    const ended = { index: 0, error: { code: 'ended', field: '', message: 'The job is released.' } }
+    expect(sift(readDrafts(KIT, typed, 'mm'), [squeezed], () => ended)).toMatchObject({
+      ready: [],
+      stopped: ended.error,
+    })
   })
 })

@@ -65,6 +65,13 @@ export function sift(
     const [out] = against.index < first.length ? [] : taken.splice(against.index - first.length, 1)
     if (!out) return { ready: [], bad: refused, stopped: against.error }
     refused[out.reading] = against.error
+    // Well by itself and refused beside another: either may be the one misread, so neither is written.
+    if (check([...first, out.body])) continue
+    for (const other of [...taken])
+      if (check([...first, other.body, out.body])) {
+        refused[other.reading] = against.error
+        taken.splice(taken.indexOf(other), 1)
+      }
   }
 }
 

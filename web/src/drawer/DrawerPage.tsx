@@ -2,7 +2,6 @@ import { findPartKind } from '@overhaul/core/drawer/kinds'
 import { isShort, type Part, sayDimensions } from '@overhaul/core/drawer/part'
 import { useDeferredValue, useMemo, useState } from 'react'
 import styled from 'styled-components'
-import { SubjectLine } from '../app/Shell.tsx'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { PHONE } from '../app/theme.ts'
 import { DRAWER, moveParts, useDrawer } from '../data/drawer.ts'
@@ -30,7 +29,7 @@ const FileLink = styled.a`
 `
 const Named = styled.div`
   display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
+  grid-template-columns: 26px minmax(0, 1fr) auto;
   gap: 2px 12px;
   align-items: center;
   min-height: 52px;
@@ -46,7 +45,7 @@ const Stock = styled.div`
   button {
     padding: 0;
   }
-  output {
+  b {
     font: 600 28px/1 var(--label);
     font-variant-numeric: tabular-nums;
   }
@@ -75,7 +74,6 @@ export default function DrawerPage() {
   return (
     <Page>
       <Title>Drawer</Title>
-      <SubjectLine>drawer</SubjectLine>
       <Tools>
         <SearchField label="Search the drawer" placeholder="part, code or size" value={search} onChange={setSearch} />
         <OnOff on={onlyShort} onChange={setOnlyShort}>{`To buy, ${short}`}</OnOff>
@@ -140,11 +138,11 @@ function PartName({ part, onEdit }: { part: Part; onEdit: () => void }) {
       <span>
         <b>{part.name}</b> <Slate>{part.code}</Slate>
         <br />
-        <Slate>{sayDimensions(part)}</Slate>{' '}
-        <Press quiet aria-label={`change ${part.name}`} onPress={onEdit}>
-          Change
-        </Press>
+        <Slate>{sayDimensions(part)}</Slate>
       </span>
+      <Press quiet aria-label={`change ${part.name}`} onPress={onEdit}>
+        Change
+      </Press>
     </Named>
   )
 }
@@ -158,7 +156,7 @@ function InStock({ part }: { part: Part }) {
       <Press aria-label={`take one ${part.name}`} onPress={() => by1(-1)}>
         −
       </Press>
-      <output>{part.count}</output>
+      <b>{part.count}</b>
       <Press aria-label={`put in one ${part.name}`} onPress={() => by1(1)}>
         +
       </Press>

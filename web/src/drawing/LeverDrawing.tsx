@@ -64,7 +64,7 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
       aria-label={`The lever: reach ${show(reachMm)}`}
     >
       <circle cx={bar} cy={middle} r={15} fill="url(#hatch-metal)" stroke="var(--ink)" strokeWidth="1.8" />
-      <text x={bar} y={middle + 42} textAnchor="middle" fontSize="16" fontWeight="500">
+      <text x={bar} y={middle - 22} textAnchor="middle" fontSize="16" fontWeight="500">
         bar
       </text>
       <line x1={x(0)} x2={x(reachMm)} y1={middle + 14} y2={middle + 14} stroke="var(--ink)" />

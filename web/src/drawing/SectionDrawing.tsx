@@ -17,7 +17,9 @@ interface Props {
 const WIDE = { width: 770, height: 564, top: 96, foot: 130 }
 /** On a phone each name has a line of its own. */
 const NARROW = { width: 362, height: 560, top: 150, foot: 190 }
+/** How wide a letter comes to, of the names and of the measures. */
 const LETTER = 8
+const LARGE = 8.6
 
 function fitScale({ bounds }: Section, { width, height, top, foot }: typeof WIDE): Scale {
   const [minX, minY] = bounds.min
@@ -75,8 +77,8 @@ export const SectionDrawing = memo(function SectionDrawing({ section, title, lab
               {...(b - a > 24 && { markerStart: 'url(#arrow)', markerEnd: 'url(#arrow)' })}
             />
             <text
-              x={Math.min(b + 8, width - LETTER * measure(text, to - from).length)}
-              y={y + 6}
+              x={narrow ? Math.min((a + b) / 2, width - LARGE * measure(text, to - from).length) : b + 8}
+              y={narrow ? y - 8 : y + 6}
               fontSize="19"
               fontWeight="600"
             >

@@ -10,7 +10,6 @@ import { vocabulary } from '@overhaul/core/tape/words'
 import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { SubjectLine } from '../app/Shell.tsx'
 import { useSettings } from '../app/settings.ts'
 import { Choose } from '../ui/Choose.tsx'
 import { Ruled } from '../ui/layout.ts'
@@ -19,6 +18,7 @@ import { Title } from '../ui/Title.tsx'
 import { Cautions, Label, Slate, SourceNote } from '../ui/words.tsx'
 
 const Room = styled.main`
+  position: relative;
   flex: 1;
   min-height: 0;
   overflow-y: auto;
@@ -68,7 +68,6 @@ export default function HandbookPage() {
   return (
     <Room>
       <Title>Handbook</Title>
-      <SubjectLine>handbook</SubjectLine>
       <Head>
         <SearchField
           label="Search the handbook"

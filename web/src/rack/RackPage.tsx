@@ -1,7 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { SubjectLine } from '../app/Shell.tsx'
 import type { JobRow, RackBicycle } from '../data/api.ts'
 import { change, useChanges } from '../data/changes.ts'
 import { newId } from '../data/ids.ts'
@@ -83,7 +82,6 @@ export default function RackPage() {
   return (
     <Page>
       <Title>Rack</Title>
-      <SubjectLine>rack</SubjectLine>
       <Tools>
         <SearchField
           label="Search the rack"

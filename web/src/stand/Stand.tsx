@@ -5,7 +5,7 @@ import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { upper } from '@overhaul/core/stand/words'
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, startTransition, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
@@ -18,7 +18,7 @@ import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
 import { Fold } from '../ui/Fold.tsx'
-import { notice, takeNotice } from '../ui/Notices.tsx'
+import { dropNotice, notice, takeNotice } from '../ui/Notices.tsx'
 import { Press } from '../ui/Press.tsx'
 import { Complaint } from '../ui/words.tsx'
 import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
@@ -65,6 +65,7 @@ const Right = styled.div`
 `
 /** What scrolls stops short of the buttons that stay in sight. */
 const Scroll = styled.div`
+  position: relative;
   height: 100%;
   overflow-y: auto;
   scroll-padding: 12px 0 72px;
@@ -112,7 +113,9 @@ export function Stand({ open }: { open: OpenJob }) {
   const { record, waiting } = open
   const { length } = useSettings()
   const phone = useMedia(PHONE)
-  const [seen, setSeen] = useState<StationId>()
+  const [seen, setSeenNow] = useState<StationId>()
+  /** A station's own panels may have to come first: until then what stood there stays. */
+  const setSeen = (id: StationId | undefined) => startTransition(() => setSeenNow(id))
   const [fault, setFault] = useState<string>()
   const [subject, setSubject] = useState<Subject>()
   const [help, setHelp] = useState<'keys' | 'words'>()
@@ -142,6 +145,7 @@ export function Stand({ open }: { open: OpenJob }) {
     setFault(refused?.message)
     if (!refused) {
       setWrote(true)
+      dropNotice()
       toDrawing()
     }
     return !refused

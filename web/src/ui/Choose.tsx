@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { fieldBox, fieldName } from './field.ts'
 
 const Box = styled(Select)`
+  position: relative;
   display: grid;
   gap: 6px;
   align-content: start;

@@ -24,6 +24,9 @@ export function notice(says: string, act?: Notice['act']): void {
   notices.add({ says, ...(act && { act }) }, { timeout: LASTS_MS })
 }
 
+/** Something else was done since: what was offered is no longer in hand. */
+export const dropNotice = (): void => notices.clear()
+
 /** Takes back what the notice offers, as its button does. */
 export function takeNotice(): boolean {
   const shown = notices.visibleToasts[0]

@@ -17,6 +17,7 @@ const Answers = styled(RadioGroup)`
   }
 `
 const Answer = styled(Radio)`
+  position: relative;
   min-height: 48px;
   min-width: 48px;
   padding: 0 10px;

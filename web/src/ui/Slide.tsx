@@ -22,6 +22,11 @@ const Thumb = styled(SliderThumb)`
   height: 28px;
   background: var(--ink);
   cursor: grab;
+  &::after {
+    content: '';
+    position: absolute;
+    inset: -8px;
+  }
 `
 
 interface Props {

@@ -4,6 +4,7 @@ import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
 
 const Box = styled(Checkbox)`
+  position: relative;
   display: flex;
   gap: 10px;
   align-items: center;

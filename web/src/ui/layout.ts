@@ -19,6 +19,7 @@ export const Page = styled.main`
   display: grid;
   gap: 16px;
   align-content: start;
+  position: relative;
   flex: 1;
   min-height: 0;
   overflow-y: auto;

@@ -2,11 +2,27 @@ import type { Worked } from '@overhaul/core/calculation/calculation'
 import type { Reach } from '@overhaul/core/mount/reach'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'
+import styled from 'styled-components'
+import { phone } from '../../app/theme.ts'
 import { Mark } from '../../drawing/Mark.tsx'
 import { WindowGauge } from '../../drawing/WindowGauge.tsx'
 import { Press } from '../../ui/Press.tsx'
 import { Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
+
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: 26px 1fr 110px;
+  gap: 8px;
+  align-items: center;
+  ${phone} {
+    grid-template-columns: 26px 1fr;
+    > svg:nth-of-type(2) {
+      grid-column: 1 / -1;
+      grid-row: 2;
+    }
+  }
+`
 
 interface Props {
   readonly reach: Reach
@@ -26,7 +42,7 @@ function ReachLine({ reach, length, onWorked }: Props) {
   return (
     <section aria-label="Reach">
       <Label>Will the pads reach?</Label>
-      <div style={{ display: 'grid', gridTemplateColumns: '26px 1fr 110px', gap: 8, alignItems: 'center' }}>
+      <Line>
         <Mark shape={mark} size={22} />
         <WindowGauge
           label="reach needed, in the slot of the brake"
@@ -44,7 +60,7 @@ function ReachLine({ reach, length, onWorked }: Props) {
           valueText={showQuantity(neededMm, 'mm', length)}
         />
         <b style={{ font: '600 26px/1 var(--label)', textAlign: 'right' }}>{showQuantity(neededMm, 'mm', length)}</b>
-      </div>
+      </Line>
       <p>{reach.say}</p>
       {reach.instead.length > 0 && !fits && (
         <p>

@@ -25,14 +25,14 @@ export function WayRound() {
   )
   return (
     <svg
-      viewBox="0 0 420 112"
+      viewBox="0 0 352 112"
       width="100%"
-      style={{ maxWidth: 520 }}
+      style={{ maxWidth: 440 }}
       role="img"
       aria-label="Closed ends of both shoes face the front of the bicycle; the rim runs that way past them"
     >
-      {shoe(10, -1, 'left')}
-      {shoe(220, 1, 'right')}
+      {shoe(-18, -1, 'left')}
+      {shoe(176, 1, 'right')}
     </svg>
   )
 }
