@@ -261,3 +261,36 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   expect(jobs.filter(({ complaint }) => complaint === 'rubs')).toHaveLength(1)
   await own.close()
 })
+
+test('what is typed of a new bicycle outlives a reload, and is gone once it hangs', async ({ page }) => {
+  await page.goto(`${shop.url}/bicycles/new`)
+  await page.getByLabel('name or number').fill('Kept 1')
+  await page.getByLabel('rim width').fill('22')
+  await page.reload()
+  await expect(page.getByLabel('name or number')).toHaveValue('Kept 1')
+  await expect(page.getByLabel('rim width')).toHaveValue('22')
+  // The line that shows what is measured is a button, and leads back to its field.
+  await page.getByLabel('rim width').focus()
+  const line = page.getByRole('button', { name: 'enter rim width' })
+  await line.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('rim width')).toBeFocused()
+  await page.getByRole('button', { name: 'Hang it up' }).click()
+  await expect(page.getByRole('heading', { name: 'Kept 1' })).toBeVisible()
+  await page.getByRole('button', { name: 'New bicycle' }).click()
+  await expect(page.getByLabel('name or number')).toHaveValue('')
+})
+
+test('the drawer is a table one walks by arrow keys and sorts by its heads; a file may be dropped on it', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/drawer`)
+  const table = page.getByRole('grid', { name: 'Parts in the drawer' })
+  const first = table.getByRole('row').nth(1)
+  await page.getByRole('columnheader', { name: 'on hand' }).click()
+  await expect(first).toContainText(/−0\+/)
+  await page.getByRole('columnheader', { name: 'on hand' }).click()
+  await expect(first).toContainText('40')
+  await page.getByRole('button', { name: 'Read a CSV' }).click()
+  await expect(page.getByText('or drop a CSV file here')).toBeVisible()
+})

@@ -51,11 +51,15 @@ for (const [name, width, height] of SIZES) {
       `/stand/${await shop.job('Folder 1', 'front')}`,
       '/drawer',
       '/handbook',
+      '/bicycles/new',
+      `/jobs/${await shop.job('Hire 01', 'rear')}/sheet`,
     ]) {
       await page.goto(`${shop.url}${path}`)
       await expect(page.getByRole('main').first()).toBeVisible()
       await page.waitForTimeout(500)
       expect(await faults(page), path).toEqual([])
+      await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1)
+      expect(await page.title(), path).toMatch(/.+ · Overhaul$/)
     }
     await page.goto(`${shop.url}/stand/${await shop.job('Cross 1', 'front')}`)
     for (const [station, region] of [

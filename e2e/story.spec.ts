@@ -50,7 +50,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
 
   await follow(page)
   await expect(next(page)).toContainText('Next turn')
-  await expect(next(page)).toContainText(/\d in 10 that all falls in its window/)
+  await expect(next(page)).toContainText(/\d in 10 that all comes right/)
   await expect(tablet.getByTestId('next')).toContainText('Next turn')
 
   // The server is stopped in the middle: what is written waits, visibly, and is sent when it is back.

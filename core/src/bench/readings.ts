@@ -63,7 +63,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     max: 400,
     sd: 3,
     instrument: 'told',
-    how: 'All that has to be stopped. Ask, or take the heaviest that will ride it.',
+    how: 'Bicycle, rider and load together. Ask, or take the heaviest that will ride it.',
     dimension: 'loadedMassKg',
   },
   {
@@ -168,7 +168,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     shorthand: 'ends',
     how: 'A ferrule where the stop is bored for one; bare housing where it is not.',
     options: [
-      { id: 'right', title: 'each as its stop is bored' },
+      { id: 'right', title: 'right for their stops' },
       {
         id: 'jammed',
         title: 'a ferrule is jammed',

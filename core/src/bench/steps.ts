@@ -59,7 +59,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     id: 'lever-match',
     station: 'match',
     title: 'lever and brake belong together',
-    say: 'Measure in the lever: pivot to cable end, pivot to finger, and its reach; and ask what it must stop.',
+    say: 'Measure in the lever: pivot to cable end, pivot to finger, and its reach. Ask what bicycle, rider and load weigh.',
     why: 'A long-pull lever on a short-pull brake feels firm and has too little force; the other way round it comes to the bar. Here it is computed.',
     tools: ['caliper', 'rule'],
     mends: ['lever'],
@@ -246,7 +246,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     cautions: [],
     done: { kind: 'in-window', readings: ['reserve'] },
     whenOut:
-      'The blade comes too near the bar. Choose a shorter throw, or look for a soft housing or a slipping clamp.',
+      'The blade comes too near the bar. Choose a school that bites earlier, or look for a soft housing or a slipping clamp.',
   },
   {
     id: 'wheel-fastened',

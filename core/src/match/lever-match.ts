@@ -53,7 +53,7 @@ const COMMON_ARMS = [
 ] as const
 
 const NO_LEVER: Readonly<Record<Exclude<LeverVerdict, 'fits'>, string>> = {
-  bar: 'No common lever puts it right: choose a shorter throw, or look for a soft housing, a reach too short, or a brake with less linkage.',
+  bar: 'No common lever puts it right: choose a school that bites earlier, or look for a soft housing, a reach too short, or a brake with less linkage.',
   weak: 'No common lever puts it right: look at pads, rim and load, or fit a brake with more linkage.',
   'weak-wet': 'Fit pads made for this rim, and keep it and the pads clean; tell the rider what rain does.',
 }

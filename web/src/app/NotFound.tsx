@@ -5,6 +5,7 @@ export function NotFound() {
   const error = useRouteError()
   return (
     <main style={{ padding: '40px 24px' }}>
+      <title>Not found · Overhaul</title>
       <h1>{error instanceof Error ? 'This page broke' : 'There is no such page'}</h1>
       <p>
         {error instanceof Error

@@ -64,6 +64,11 @@ const Subject = styled.span`
   margin-left: auto;
   color: var(--slate);
   font-size: 17px;
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+  }
   ${phone} {
     margin-left: 0;
     flex: 1 0 60%;

@@ -4,6 +4,7 @@ import { api } from '../data/api.ts'
 import { refreshDoor, useDoor } from '../data/queries.ts'
 import { Page } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
+import { Title } from '../ui/Title.tsx'
 import { Complaint, Label, Slate } from '../ui/words.tsx'
 
 const Columns = styled.div`
@@ -51,6 +52,7 @@ export default function SharePage() {
   if (!door?.codes) {
     return (
       <Page>
+        <Title>Share</Title>
         <Label>Share</Label>
         <p>
           {door

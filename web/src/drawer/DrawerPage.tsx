@@ -7,7 +7,7 @@ import { PHONE } from '../app/theme.ts'
 import { DRAWER, moveParts, useDrawer } from '../data/drawer.ts'
 import { Mark } from '../drawing/Mark.tsx'
 import { DataTable, type TableColumn } from '../ui/DataTable.tsx'
-import { linkPress, Page } from '../ui/layout.ts'
+import { LinkPress, Page } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
 import { SearchField } from '../ui/SearchField.tsx'
 import { Title } from '../ui/Title.tsx'
@@ -23,9 +23,6 @@ const Tools = styled.div`
   flex-wrap: wrap;
   gap: 12px 14px;
   align-items: center;
-`
-const FileLink = styled.a`
-  ${linkPress}
 `
 const Named = styled.div`
   display: grid;
@@ -78,9 +75,9 @@ export default function DrawerPage() {
         <SearchField label="Search the drawer" placeholder="part, code or size" value={search} onChange={setSearch} />
         <OnOff on={onlyShort} onChange={setOnlyShort}>{`To buy, ${short}`}</OnOff>
         <Press onPress={() => setOpen({ kind: 'new' })}>New part</Press>
-        <FileLink href="/api/drawer/drawer.csv" download>
+        <LinkPress href="/api/drawer/drawer.csv" download>
           Save as CSV
-        </FileLink>
+        </LinkPress>
         <Press onPress={() => setOpen({ kind: 'file' })}>Read a CSV</Press>
       </Tools>
       <WaitingChanges about={DRAWER} />

@@ -29,6 +29,7 @@ function painted(at: ReturnType<typeof job>, { travelMm = 0, flipped = false, fo
       scaleBar: scaleBar('mm'),
       caption: undefined,
       onFlip: () => undefined,
+      nameOf: (id) => id,
       onPick: () => undefined,
     }),
   )

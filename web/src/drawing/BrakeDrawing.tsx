@@ -30,7 +30,10 @@ interface Props {
   /** Said under the drawing, where it is not drawn from readings. */
   readonly caption: string | undefined
   readonly onFlip: () => void
-  readonly onPick: (reading: string) => void
+  /** What a dimension line is called. */
+  readonly nameOf: (id: string) => string
+  /** A leader or a dimension was touched: its field is wanted. */
+  readonly onPick: (id: string) => void
 }
 
 /** Fits the frame's bounds into the drawing, true to scale. */
@@ -60,6 +63,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   scaleBar,
   caption,
   onFlip,
+  nameOf,
   onPick,
 }: Props) {
   const layout = layoutOf(frame, narrow)
@@ -109,7 +113,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       ))}
       <Shapes shapes={frame.cable} scale={scale} />
       {frame.dimensions.map((line) => (
-        <Dimension key={line.id} line={line} scale={scale} />
+        <Dimension key={line.id} line={line} name={nameOf(line.id)} scale={scale} onPick={() => onPick(line.id)} />
       ))}
       {frame.labels.map((label) => (
         <PartLabel key={label.text} label={label} at={at(label.at)} onRight={onRight(label.side)} />

@@ -230,19 +230,41 @@ export function PartLabel({ label, at, onRight }: { label: FrameLabel; at: Point
   )
 }
 
-/** What a figure is measured between: the one in hand strong, with its name. */
-export function Dimension({ line, scale }: { line: DimensionLine; scale: Scale }) {
+/** A drawn line is as easily touched as a button. */
+const TOUCH = 48
+
+/** What a figure is measured between: the one in hand strong. Touched, it leads to its field. */
+export function Dimension({
+  line,
+  name,
+  scale,
+  onPick,
+}: {
+  line: DimensionLine
+  name: string
+  scale: Scale
+  onPick: () => void
+}) {
   const [x1, y1, x2, y2] = [scale.x(line.from[0]), scale.y(line.from[1]), scale.x(line.to[0]), scale.y(line.to[1])]
   if (!line.strong && Math.hypot(x2 - x1, y2 - y1) < SHORTEST_LINE) return null
   return (
-    <path
-      data-dimension={line.id}
-      d={`M${x1},${y1}L${x2},${y2}`}
-      fill="none"
-      stroke={line.strong ? 'var(--predicted)' : 'var(--ink)'}
-      strokeWidth={line.strong ? 2 : 1}
-      markerStart={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
-      markerEnd={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
-    />
+    <DrawnButton
+      label={`enter ${name}`}
+      x={(x1 + x2 - TOUCH) / 2}
+      y={(y1 + y2 - TOUCH) / 2}
+      width={TOUCH}
+      height={TOUCH}
+      onPress={onPick}
+    >
+      <path
+        data-dimension={line.id}
+        d={`M${x1},${y1}L${x2},${y2}`}
+        fill="none"
+        stroke={line.strong ? 'var(--predicted)' : 'var(--ink)'}
+        strokeWidth={line.strong ? 2 : 1}
+        markerStart={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
+        markerEnd={line.strong ? 'url(#arrow-predicted)' : 'url(#arrow)'}
+      />
+    </DrawnButton>
   )
 }

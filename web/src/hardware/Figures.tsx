@@ -72,6 +72,7 @@ function Figure({ spec, hardware, typed, faults, onType, onHand, onTakeBack }: P
       <TextField
         label={`${spec.title}, ${unitWords(spec, length)}`}
         decimal
+        draft={spec.id}
         placeholder={now}
         value={typed[spec.id] ?? ''}
         onChange={(text) => onType(spec.id, text)}

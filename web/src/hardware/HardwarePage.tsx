@@ -6,13 +6,14 @@ import { changedBy, type HardwareChange } from '@overhaul/core/stand/history'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
 import { useMemo, useState } from 'react'
+import { type FieldErrors, useWatch } from 'react-hook-form'
 import { Link, useParams } from 'react-router'
 import { SubjectLine } from '../app/Shell.tsx'
 import { useSettings } from '../app/settings.ts'
 import type { BicycleRecord, BrakeRecord } from '../data/api.ts'
 import { type Change, change, useChanges } from '../data/changes.ts'
 import { useBicycle } from '../data/queries.ts'
-import { useKept } from '../data/use-kept.ts'
+import { useKeptForm } from '../drafts/use-kept-form.ts'
 import { Page } from '../ui/layout.ts'
 import { Options } from '../ui/Options.tsx'
 import { Press } from '../ui/Press.tsx'
@@ -55,6 +56,7 @@ export default function HardwarePage() {
   const family = FAMILIES.find(({ id }) => id === hanging?.hardware.family)
   return (
     <Page>
+      <title>{`${bicycle.name}, hardware · Overhaul`}</title>
       <SubjectLine>
         {bicycle.name} · hardware{bicycle.retiredAt && ' · off the rack'}
       </SubjectLine>
@@ -82,10 +84,23 @@ const waitingOf = (waiting: readonly Change[], path: string): readonly HardwareC
     each.path === path && !each.refused ? (each.body as { changes: readonly HardwareChange[] }).changes : [],
   )
 
+interface Measured {
+  readonly typed: Typed
+}
+
+/** What is wrong with each figure, by its id. */
+const sayFaults = (errors: FieldErrors<Measured>['typed']): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(errors ?? {}).map(([id, error]) => [id, String((error as { message?: string }).message)]),
+  )
+
 function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake: BrakeRecord; family: Family }) {
   const { length, by } = useSettings()
   const { waiting } = useChanges()
-  const [typed, setTyped] = useKept<Typed>(`overhaul.figures.${brake.id}`, {})
+  const form = useKeptForm<Measured>(`overhaul.hardware.${brake.id}`, { typed: {} })
+  const { setError, setValue } = form
+  const typed = useWatch({ control: form.control, name: 'typed' })
+  const faults = sayFaults(form.formState.errors.typed)
   const [inHand, setInHand] = useState<string>()
   const [fault, setFault] = useState<Fault>()
   const path = `brakes/${brake.id}`
@@ -96,12 +111,16 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
   const model = useMemo(() => following(family, hardware, typed, length), [family, hardware, typed, length])
   if (!model.ok) return <Complaint>{model.error.message}</Complaint>
 
+  const blame = (error: Fault) => {
+    setFault(error)
+    for (const [id, message] of Object.entries(wrongWith(family, error))) setError(`typed.${id}`, { message })
+  }
   const specOf = (id: string) => family.dimensions.find((each) => each.id === id)
   const write = (changes: readonly HardwareChange[], says: string, undo: readonly HardwareChange[]): boolean => {
     const changed = changedBy(hardware, changes)
     const checked = changed.ok ? checkHardware(changed.value) : changed
     if (!checked.ok) {
-      setFault(checked.error)
+      blame(checked.error)
       return false
     }
     setFault(undefined)
@@ -115,9 +134,9 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
     })
     return true
   }
-  const writeDown = () => {
-    const read = readFigures(family, typed, length)
-    if (!read.ok) return setFault(read.error)
+  const writeDown = form.handleSubmit((measured) => {
+    const read = readFigures(family, measured.typed, length)
+    if (!read.ok) return blame(read.error)
     const since = new Date().toISOString()
     const changes = Object.entries(read.value).map(
       ([dimension, value]): HardwareChange => ({ dimension, value, provenance: 'measured', since, by }),
@@ -129,8 +148,8 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
       })
       .join(', ')
     const undo = changes.map(({ dimension }): HardwareChange => ({ dimension, takeBack: since }))
-    if (write(changes, says, undo)) setTyped(() => ({}))
-  }
+    if (write(changes, says, undo)) form.done()
+  })
   const takeBack = (id: string, known: Dimension) => {
     const { value, provenance, since = '', by: whose = by } = known
     write([{ dimension: id, takeBack: since }], `${specOf(id)?.title} taken back`, [
@@ -140,21 +159,24 @@ function BrakeSheet({ bicycle, brake, family }: { bicycle: BicycleRecord; brake:
   const spec = inHand === undefined ? undefined : specOf(inHand)
   return (
     <Bench>
-      <ShapeDrawing model={model.value} inHand={inHand} said={spec?.title ?? `${family.title}, as its figures say`} />
+      <ShapeDrawing
+        family={family}
+        model={model.value}
+        inHand={inHand}
+        said={spec?.title ?? `${family.title}, as its figures say`}
+      />
       <Column>
-        <form
-          onSubmit={(event) => {
-            event.preventDefault()
-            writeDown()
-          }}
-        >
+        <form onSubmit={writeDown}>
           <Figures
             family={family}
             hardware={hardware}
             model={model.value}
             typed={typed}
-            faults={fault ? wrongWith(family, fault) : {}}
-            onType={(id, text) => setTyped((now) => ({ ...now, [id]: text }))}
+            faults={faults}
+            onType={(id, text) => {
+              form.clearErrors(`typed.${id}`)
+              setValue(`typed.${id}`, text)
+            }}
             onHand={setInHand}
             onTakeBack={takeBack}
           />

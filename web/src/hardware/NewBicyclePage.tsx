@@ -207,7 +207,12 @@ function OwnFigures({ end, draft: { typed, traits }, faults, family, onLay }: En
   const title = family.dimensions.find(({ id }) => id === inHand)?.title
   return (
     <Bench>
-      <ShapeDrawing model={model.value} inHand={inHand} said={title ?? `${family.title}, by the book until measured`} />
+      <ShapeDrawing
+        family={family}
+        model={model.value}
+        inHand={inHand}
+        said={title ?? `${family.title}, by the book until measured`}
+      />
       <Column>
         <Slate>An empty field keeps the figure shown until it is measured; it can be measured later too.</Slate>
         {family.traits.map((trait) => (

@@ -1,3 +1,4 @@
+import type { Family } from '@overhaul/core/brake/family'
 import type { BrakeModel } from '@overhaul/core/brake/model'
 import { useMemo } from 'react'
 import styled from 'styled-components'
@@ -20,10 +21,15 @@ const Place = styled.div`
     aspect-ratio: auto;
   }
 `
-const nothing = () => undefined
+interface Props {
+  readonly family: Family
+  readonly model: BrakeModel
+  readonly inHand: string | undefined
+  readonly said: string
+}
 
 /** The brake as its figures say, to scale, with what the field in hand is measured between. */
-export function ShapeDrawing({ model, inHand, said }: { model: BrakeModel; inHand: string | undefined; said: string }) {
+export function ShapeDrawing({ family, model, inHand, said }: Props) {
   const { flipped, length } = useSettings()
   const narrow = useMedia(PHONE)
   const frame = useMemo(() => ({ ...frameOf(model, inHand), insets: [] }), [model, inHand])
@@ -40,7 +46,8 @@ export function ShapeDrawing({ model, inHand, said }: { model: BrakeModel; inHan
         scaleBar={scaleBar(length)}
         caption={said}
         onFlip={() => changeSettings({ flipped: !flipped })}
-        onPick={nothing}
+        nameOf={(id) => family.dimensions.find((each) => each.id === id)?.title ?? id}
+        onPick={(id) => document.querySelector<HTMLInputElement>(`[data-draft-of="${id}"]`)?.focus()}
       />
     </Place>
   )

@@ -6,7 +6,7 @@ import { useSettings } from '../app/settings.ts'
 import { useHeld } from '../data/drawer.ts'
 import { useJob } from '../data/use-job.ts'
 import { Mark } from '../drawing/Mark.tsx'
-import { Ruled } from '../ui/layout.ts'
+import { LinkPress, Ruled } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
 import { Cautions, Label, Slate } from '../ui/words.tsx'
 
@@ -53,16 +53,13 @@ export default function SheetPage() {
   )
   return (
     <Paper>
+      <title>{`${sheet.heading} · Overhaul`}</title>
       <NoPrint>
         <Press go onPress={() => window.print()}>
           Print
         </Press>
-        <a href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}`} style={{ alignSelf: 'center' }}>
-          as PDF
-        </a>
-        <a href={`/stand/${jobId}`} style={{ alignSelf: 'center' }}>
-          back to the stand
-        </a>
+        <LinkPress href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}`}>As PDF</LinkPress>
+        <LinkPress href={`/stand/${jobId}`}>Back to the Stand</LinkPress>
       </NoPrint>
       <div>
         <h1>{sheet.heading}</h1>

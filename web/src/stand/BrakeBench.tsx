@@ -89,7 +89,10 @@ export function BrakeBench({ job, length, ref }: Props) {
           scaleBar={scaleBar(length)}
           caption={captionOf(job, frame)}
           onFlip={() => changeSettings({ flipped: !flipped })}
-          onPick={(reading) => document.querySelector<HTMLInputElement>(`[data-reading="${reading}"]`)?.focus()}
+          nameOf={job.kit.title}
+          onPick={(id) =>
+            document.querySelector<HTMLInputElement>(`[data-reading="${id}"], [data-draft-of="${id}"]`)?.focus()
+          }
         />
       </Front>
       <Side>

@@ -2,6 +2,8 @@ import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { SubjectLine } from '../app/Shell.tsx'
 import { useJob } from '../data/use-job.ts'
+import { LinkPress } from '../ui/layout.ts'
+import { Title } from '../ui/Title.tsx'
 import { Slate } from '../ui/words.tsx'
 import { Stand } from './Stand.tsx'
 
@@ -26,15 +28,17 @@ export default function StandPage() {
   if (state.status === 'failed') {
     return (
       <Plain>
+        <title>No such job · Overhaul</title>
         <h1>This job cannot be opened</h1>
         <p>{state.error.message}</p>
-        <a href="/">To the rack</a>
+        <LinkPress href="/">To the rack</LinkPress>
       </Plain>
     )
   }
   const { bicycle, hardware, job } = state.open.record
   return (
     <>
+      <Title>{`${bicycle.name} ${hardware.end}, job ${job.number}`}</Title>
       <SubjectLine>
         <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
           {bicycle.name}

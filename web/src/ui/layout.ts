@@ -13,6 +13,10 @@ export const linkPress = css`
   text-decoration: none;
 `
 
+export const LinkPress = styled.a`
+  ${linkPress}
+`
+
 /** A page that scrolls under the head of the sheet. */
 export const Page = styled.main`
   padding: 18px 24px 60px;

@@ -24,7 +24,7 @@ export const BITE: SchoolSpec = {
     {
       id: 'third',
       title: 'third of the travel',
-      says: 'First touch comes about one third of the way to the bar.',
+      says: 'The bite comes about one third of the way to the bar.',
       source: COMMON,
       amount: { unit: '', usual: 1 / 3, min: 0.1, max: 0.7 },
     },

@@ -160,7 +160,7 @@ export function windowsFor(
   const runout = wheel.lateralRunoutMm
   const because: readonly Because[] = [
     {
-      text: `School: ${spec?.title ?? writeSchool(school)}. First touch comes at ${mm(setting.travelMm)} of finger travel, ${mm(setting.cableMm)} of cable, a gap of ${mm(setting.gapMm)} each side.`,
+      text: `School: ${spec?.title ?? writeSchool(school)}. Bite at ${mm(setting.travelMm)}, ${mm(setting.cableMm)} of cable, a gap of ${mm(setting.gapMm)} each side.`,
       source: spec?.source ?? OURS,
     },
     {
@@ -248,12 +248,12 @@ function noBite({ low, high }: Window, wantedMm: number, because: readonly Becau
   return wantedMm > high
     ? {
         code: 'school-too-long',
-        say: `A bite at ${mm(wantedMm)} would bring the lever to the bar: at most ${mm(Math.max(0, high))}. Choose a school with a shorter throw.`,
+        say: `A bite at ${mm(wantedMm)} would bring the lever to the bar: at most ${mm(Math.max(0, high))}. Choose a school that bites earlier.`,
         because,
       }
     : {
         code: 'school-too-tight',
-        say: `A bite at ${mm(wantedMm)} comes before the cable is taut: at least ${mm(low)}. Choose a school with a longer throw.`,
+        say: `A bite at ${mm(wantedMm)} comes before the cable is taut: at least ${mm(low)}. Choose a school that bites later.`,
         because,
       }
 }
@@ -278,12 +278,12 @@ function emptyWindow(
   return wanted < (walls.rub + walls.bar) / 2
     ? {
         code: 'school-too-tight',
-        say: `A gap of ${mm(wanted)} would rub: ${wheel} needs at least ${mm(walls.rub)}. True the wheel, or choose a school with a longer throw.`,
+        say: `A gap of ${mm(wanted)} would rub: ${wheel} needs at least ${mm(walls.rub)}. True the wheel, or choose a school that bites later.`,
         because,
       }
     : {
         code: 'school-too-long',
-        say: `A gap of ${mm(wanted)} would bring the lever to the bar: at most ${mm(walls.bar)}. Choose a school with a shorter throw.`,
+        say: `A gap of ${mm(wanted)} would bring the lever to the bar: at most ${mm(walls.bar)}. Choose a school that bites earlier.`,
         because,
       }
 }

@@ -52,7 +52,7 @@ function Bite({ job, brake, length, write }: Pick<NotesProps, 'job' | 'length' |
         }}
       />
       <Slate>
-        On this brake: first touch at {mm(setting.travelMm)} ({Math.round(100 * setting.share)} % of the reach),{' '}
+        On this brake: bite at {mm(setting.travelMm)} ({Math.round(100 * setting.share)} % of the reach),{' '}
         {mm(setting.cableMm)} of cable, {mm(setting.gapMm)} each side
       </Slate>
       <Slate>
@@ -68,7 +68,7 @@ function Bite({ job, brake, length, write }: Pick<NotesProps, 'job' | 'length' |
       </Slate>
       <span>
         Clamping anew: hold both pads to the rim, let <b>{mm(setting.cableMm)}</b> of cable back through the anchor,
-        tighten. <Slate>By the book’s linkage; the next turns trim it.</Slate>
+        tighten. <Slate>Worked out from typical figures; the next turns trim it.</Slate>
       </span>
     </Schools>
   )

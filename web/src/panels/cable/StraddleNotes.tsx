@@ -50,7 +50,7 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
             ...(at && { value: `${at.linkageRatio.toFixed(2)} : 1` }),
           },
           {
-            title: `finger travel at contact, mm of ${Math.round(reach)}`,
+            title: `bite, mm of ${Math.round(reach)}`,
             lines: over((each) => each.travelMm),
             ...(at && { value: mm(at.travelMm) }),
           },

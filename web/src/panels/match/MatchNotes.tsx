@@ -37,7 +37,7 @@ export function MatchNotes({ job, length, onWorked }: Props) {
   const measured = ['leverPull', 'leverFinger', 'leverReach', 'ridersMass'].every((id) => job.state.readings[id])
   const figures: readonly (readonly [string, string])[] = [
     [
-      `finger travel at contact, ${setting}`,
+      `bite, ${setting}`,
       `${showQuantity(contactTravelMm, 'mm', length)}, ${Math.round(100 * contactShare)} % of the reach`,
     ],
     ['reserve at the squeeze this stop needs', showQuantity(reserveMm, 'mm', length)],
@@ -46,8 +46,8 @@ export function MatchNotes({ job, length, onWorked }: Props) {
       ? []
       : [['linkage, cable over pads', `${job.model.contactRatio.toFixed(2)} : 1`] as const]),
     ['braking torque for 100 N of cable', `${(100 * torqueNmPerN).toFixed(0)} N·m`],
-    [`finger force for ${decelerationG.toFixed(2)} g`, `${Math.round(handForceN)} N`],
-    [`the same in the wet, for ${wetDecelerationG.toFixed(2)} g`, `${Math.round(wetHandForceN)} N`],
+    [`finger force for a full stop, ${decelerationG.toFixed(2)} of its weight`, `${Math.round(handForceN)} N`],
+    [`the same in the wet, ${wetDecelerationG.toFixed(2)} of its weight`, `${Math.round(wetHandForceN)} N`],
   ]
   return (
     <section aria-label="Lever and brake">

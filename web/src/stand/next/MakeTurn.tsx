@@ -21,7 +21,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
   const [other, setOther] = useState(false)
   return (
     <>
-      <Top label="Next turn">{inTen(turn.chance)} that all falls in its window</Top>
+      <Top label="Next turn">{inTen(turn.chance)} that all comes right</Top>
       {turn.moves.map((move) => {
         const spec = job.model.adjusters.find((each) => each.id === move.adjuster)
         return <Act key={move.adjuster}>{spec && `${sayMove(spec, move, length)}.`}</Act>

@@ -4,7 +4,7 @@ import { format } from 'date-fns'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
 import { useKept } from '../../data/use-kept.ts'
-import { linkPress, Row } from '../../ui/layout.ts'
+import { LinkPress, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { ActCautions } from './ActCautions.tsx'
@@ -111,15 +111,11 @@ function TakeBack({ strikes, what, write }: Pick<NextProps, 'write'> & { strikes
 function SheetLinks({ href }: { href: string }) {
   return (
     <Row>
-      <LinkLike href={`${href}.pdf`}>Job sheet, PDF</LinkLike>
-      <LinkLike href={href.replace('/api', '')}>Job sheet, to print</LinkLike>
+      <LinkPress href={`${href}.pdf`}>Job sheet, PDF</LinkPress>
+      <LinkPress href={href.replace('/api', '')}>Job sheet, to print</LinkPress>
     </Row>
   )
 }
-
-const LinkLike = styled.a`
-  ${linkPress}
-`
 
 /** Every confirmation has two answers: it is well, or it is not and then this is done. */
 function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
