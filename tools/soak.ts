@@ -171,13 +171,21 @@ async function killed(full = false): Promise<void> {
   server = await ready(full)
 }
 
+/** Long notes, so that the disk is full soon, however slow the others write; what is taken of them is kept to be looked for. */
+async function fill(): Promise<void> {
+  const entry = { id: randomUUID(), at: new Date().toISOString(), by: '3', kind: 'note', text: 'x'.repeat(1000) }
+  const answer = await call('POST', `jobs/${jobs[0]}/entries`, entry)
+  if (answer && answer.status < 300) (written[0] as Set<string>).add(entry.id)
+  if (answer && isFull(answer.body)) counts.full += 1
+}
+
 /** Killed again and again; after the first time the disk is full for a while. */
 async function kill(): Promise<void> {
   for (let at = 0; at < kills && Date.now() < until - 3000; at += 1) {
     await pause((seconds * 1000) / (kills + 1))
     await killed(at === 0)
     if (at > 0) continue
-    for (const end = Date.now() + MOST_FULL_MS; counts.full === 0 && Date.now() < end; ) await pause(50)
+    for (const end = Date.now() + MOST_FULL_MS; counts.full === 0 && Date.now() < end; ) await fill()
     await killed()
   }
 }

@@ -3,7 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource/barlow-condensed/latin-500.css'
 import '@fontsource/barlow-condensed/latin-600.css'
 import { QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode } from 'react'
+import { lazy, StrictMode, Suspense } from 'react'
 import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
@@ -13,7 +13,9 @@ import { startChanges } from './data/changes.ts'
 import { DRAWER, refreshDrawer } from './data/drawer.ts'
 import { startOutbox } from './data/outbox.ts'
 import { catchUp, fetchRooms, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
-import { Notices } from './ui/Notices.tsx'
+
+/** What passes is seldom said: it comes after the room. */
+const Notices = lazy(async () => ({ default: (await import('./ui/Notices.tsx')).Notices }))
 
 type Room = () => Promise<{ default: () => React.ReactNode }>
 
@@ -65,7 +67,9 @@ if (root) {
       <I18nProvider locale="en-US">
         <QueryClientProvider client={queryClient}>
           <RouterProvider router={router} />
-          <Notices />
+          <Suspense fallback={null}>
+            <Notices />
+          </Suspense>
         </QueryClientProvider>
       </I18nProvider>
     </StrictMode>,

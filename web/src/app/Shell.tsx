@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useState } from 'react'
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react'
 import { Button } from 'react-aria-components'
 import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
@@ -6,9 +6,10 @@ import styled from 'styled-components'
 import { useChanges } from '../data/changes.ts'
 import { useOutbox } from '../data/outbox.ts'
 import { useDoor, useServer } from '../data/queries.ts'
-import { DoorPage } from '../door/DoorPage.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone } from './theme.ts'
+
+const DoorPage = lazy(async () => ({ default: (await import('../door/DoorPage.tsx')).DoorPage }))
 
 const Page = styled.div`
   height: 100dvh;
@@ -159,7 +160,13 @@ export function Shell() {
           <b>This screen only reads.</b> It was let in by the code for reading; nothing written here is kept.
         </Unsent>
       )}
-      {door.data?.may === 'none' ? <DoorPage /> : <Outlet />}
+      {door.data?.may === 'none' ? (
+        <Suspense fallback={null}>
+          <DoorPage />
+        </Suspense>
+      ) : (
+        <Outlet />
+      )}
     </Page>
   )
 }

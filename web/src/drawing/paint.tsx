@@ -1,7 +1,6 @@
 import type { Shape, ShapeRole } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
 import type { SectionRole } from '@overhaul/core/mount/section'
-import { line } from 'd3-shape'
 
 /** From the core's millimetres (y up, rider's right positive) to the drawing's pixels. */
 export interface Scale {
@@ -51,12 +50,8 @@ const INKS: Readonly<Record<Role, Ink>> = {
 const GHOST: Ink = { fill: 'none', stroke: 'var(--predicted)', strokeWidth: 1.4, strokeDasharray: '6 4' }
 const GHOSTED: ReadonlySet<Role> = new Set(['arm', 'pad'])
 
-const pathOf = (points: readonly Point[], scale: Scale, closed: boolean): string => {
-  const path = line<Point>()
-    .x(([x]) => scale.x(x))
-    .y(([, y]) => scale.y(y))([...points])
-  return `${path ?? ''}${closed ? 'Z' : ''}`
-}
+const pathOf = (points: readonly Point[], scale: Scale, closed: boolean): string =>
+  `M${points.map(([x, y]) => `${scale.x(x)},${scale.y(y)}`).join('L')}${closed ? 'Z' : ''}`
 
 function Painted({ shape, scale, ink }: { shape: Shape<Role>; scale: Scale; ink: Ink }) {
   if (shape.kind === 'circle')

@@ -2,13 +2,14 @@ import type { StationId } from '@overhaul/core/brake/station'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
 import type { StepState } from '@overhaul/core/run-sheet/step-state'
-import { Suspense, useMemo } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import styled from 'styled-components'
 import { Mark, type Shape } from '../drawing/Mark.tsx'
 import type { NotesProps } from '../panels/notes.ts'
 import { panelsAt } from '../panels/panels.tsx'
 import { Label, Slate } from '../ui/words.tsx'
-import { Also } from './Also.tsx'
+
+const Also = lazy(async () => ({ default: (await import('./Also.tsx')).Also }))
 
 const Notes = styled.section`
   padding: 12px 24px 20px;

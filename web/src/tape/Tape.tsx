@@ -11,8 +11,8 @@ import styled from 'styled-components'
 import { phone } from '../app/theme.ts'
 import type { Refusal } from '../data/use-job.ts'
 import { useKept } from '../data/use-kept.ts'
-import { listBox } from '../ui/Choose.tsx'
-import { notice } from '../ui/Notices.tsx'
+import { listBox } from '../ui/field.ts'
+import { notice } from '../ui/notices.ts'
 import { Press } from '../ui/Press.tsx'
 
 const Line = styled.form`

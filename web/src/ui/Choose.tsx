@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react'
 import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components'
 import styled from 'styled-components'
-import { fieldBox, fieldName } from './field.ts'
+import { fieldBox, fieldName, listBox } from './field.ts'
 
 const Box = styled(Select)`
   position: relative;
@@ -24,12 +24,6 @@ const Face = styled(Button)`
   gap: 10px;
   text-align: left;
   cursor: pointer;
-`
-export const listBox = `
-  background: var(--sheet);
-  border: 1.5px solid var(--control);
-  overflow-y: auto;
-  outline: none;
 `
 const List = styled(Popover)`
   ${listBox}

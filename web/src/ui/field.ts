@@ -25,3 +25,11 @@ export const fieldFault = css`
   font: 600 16px/1.25 var(--label);
   max-width: 34ch;
 `
+
+/** A list laid over a room, to choose from. */
+export const listBox = css`
+  background: var(--sheet);
+  border: 1.5px solid var(--control);
+  overflow-y: auto;
+  outline: none;
+`
