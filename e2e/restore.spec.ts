@@ -20,6 +20,7 @@ test('a backup put back under an open screen: what is typed on the newer log is 
   expect(shop.tool('backup')).toContain('overhaul-')
   await writeOnTape(page, 'note after the backup')
   await expect.poll(async () => (await shop.entries(job)).at(-1)?.text).toBe('after the backup')
+  await expect(log).not.toContainText('waiting')
 
   await shop.stop()
   expect(shop.tool('restore')).toContain('Restored from')
