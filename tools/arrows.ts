@@ -52,8 +52,8 @@ export const CORE: Arrows = {
 
 /** Inside the web. All of it may use the core by name; `panels` are what capabilities show, the Stand only lists them. */
 export const WEB: Arrows = {
-  main: ['app', 'data', 'ui'],
-  app: ['data', 'door'],
+  main: ['app', 'data'],
+  app: ['data'],
   door: ['data', 'ui'],
   data: ['app'],
   ui: ['app'],
