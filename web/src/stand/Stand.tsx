@@ -151,7 +151,8 @@ export function Stand({ open }: { open: OpenJob }) {
     return !refused
   }
   /** What can be written is; a draft that cannot is named, stays, and holds up only itself. */
-  const save = (...first: readonly EntryBody[]) => {
+  const save = (before?: EntryBody) => {
+    const first = before ? [before] : []
     const { ready, bad, stopped } = sift(drafts.read(), first, open.check)
     drafts.blame(Object.fromEntries(Object.entries(bad).map(([reading, { message }]) => [reading, message])))
     const says = stopped?.message ?? sayBad(job.kit, bad)
@@ -257,7 +258,7 @@ export function Stand({ open }: { open: OpenJob }) {
               length={length}
               drafts={drafts}
               write={write}
-              onSave={(first) => (first ? save(first) : save())}
+              onSave={save}
               onWhy={() => setSubject({ kind: 'advice' })}
               onGauge={onGauge}
               sheetHref={`/api/jobs/${record.job.id}/sheet`}

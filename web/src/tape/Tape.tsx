@@ -156,6 +156,8 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
   const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
   const aside = read.asides.length > 0 ? `(${read.asides.join('; ')})` : ''
 
+  /** Puts a word in the place of the one begun. */
+  const take = (word: string) => setText(`${text.replace(/\S*$/, '')}${word} `)
   const submit = () => {
     if (text.trim() === '' || read.error || !write(read.entries)) return
     setLines((now) => [...now.filter((each) => each !== text), text].slice(-MOST_LINES))
@@ -185,7 +187,7 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
       onWords()
     } else if (event.key === 'Tab' && !event.shiftKey && open.current && words[0]) {
       taken()
-      setText(`${text.replace(/\S*$/, '')}${words[0].word} `)
+      take(words[0].word)
     } else if (event.key === 'ArrowUp' && !open.current && goBack(1)) taken()
     else if (event.key === 'ArrowDown' && !open.current && back > 0 && goBack(-1)) taken()
     else if (event.key === 'Escape' && !open.current) {
@@ -212,7 +214,7 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
           setBack(0)
         }}
         value={null}
-        onChange={(word) => word !== null && setText(`${text.replace(/\S*$/, '')}${word} `)}
+        onChange={(word) => word !== null && take(String(word))}
         onOpenChange={(isOpen) => {
           open.current = isOpen
         }}

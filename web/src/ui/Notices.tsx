@@ -6,7 +6,7 @@ import {
   UNSTABLE_ToastRegion as ToastRegion,
 } from 'react-aria-components'
 import styled from 'styled-components'
-import { type Notice, notices } from './notices.ts'
+import { type Notice, notices, takeNotice } from './notices.ts'
 import { Press } from './Press.tsx'
 
 const Region = styled(ToastRegion<Notice>)`
@@ -55,16 +55,7 @@ export const Notices = () => (
       <Strip toast={toast}>
         <Words>
           <span slot="title">{toast.content.says}</span>
-          {toast.content.act && (
-            <Press
-              onPress={() => {
-                toast.content.act?.run()
-                notices.close(toast.key)
-              }}
-            >
-              {toast.content.act.title}
-            </Press>
-          )}
+          {toast.content.act && <Press onPress={() => takeNotice()}>{toast.content.act.title}</Press>}
         </Words>
         <Button slot="close" aria-label="let it go">
           <X size={18} aria-hidden="true" />

@@ -101,23 +101,27 @@ export const BACK = { 'data-back': '' } as const
 
 type Asked = Pick<NextProps, 'jobId' | 'job' | 'write'>
 
+/** A reason asked for, and as far as it is typed. */
+interface Reason {
+  readonly asked: boolean
+  readonly why: string
+}
+const NO_REASON: Reason = { asked: false, why: '' }
+
 /** Skipping asks for a reason, and the reason stands on the job sheet. What is not to be ridden is closed instead. */
 export function Skip({ jobId, job, write }: Asked) {
   const step = job.next.step.id
-  const [reason, setReason] = useKept(`overhaul.skip.${jobId}.${step}`, '')
-  const [asked, setAsked] = useKept(`overhaul.skip-asked.${jobId}.${step}`, false)
+  const [{ asked, why }, change] = useKept<Reason>(`overhaul.skipping.${jobId}.${step}`, NO_REASON)
   if (!maySkip(job)) return <CloseUnreleased jobId={jobId} write={write} />
   if (!asked) {
     return (
-      <Press quiet hint="s" data-key="skip" onPress={() => setAsked(() => true)}>
+      <Press quiet hint="s" data-key="skip" onPress={() => change(() => ({ asked: true, why }))}>
         Skip
       </Press>
     )
   }
   const skip = () => {
-    if (!write([{ kind: 'skip', step, reason }])) return
-    setReason(() => '')
-    setAsked(() => false)
+    if (write([{ kind: 'skip', step, reason: why }])) change(() => NO_REASON)
   }
   return (
     <Row role="group" aria-label="Skip" onKeyDown={onEnter(skip)} style={{ flexBasis: '100%' }}>
@@ -125,27 +129,25 @@ export function Skip({ jobId, job, write }: Asked) {
         label="why is it skipped?"
         autoFocus
         width={240}
-        value={reason}
-        onChange={(text) => setReason(() => text)}
+        value={why}
+        onChange={(text) => change(() => ({ asked, why: text }))}
       />
       <Press onPress={skip}>Skip, with this reason</Press>
-      <Press quiet {...BACK} onPress={() => setAsked(() => false)}>
+      <Press quiet {...BACK} onPress={() => change(() => ({ asked: false, why }))}>
         Back
       </Press>
     </Row>
   )
 }
 
-interface Closing {
-  readonly asked: boolean
-  readonly why: string
+interface Closing extends Reason {
   readonly initials?: string
 }
 
 /** A brake that cannot be put right does not hold its job open: closed with why, not to be ridden. */
 export function CloseUnreleased({ jobId, write }: Omit<Asked, 'job'>) {
   const { by } = useSettings()
-  const [{ asked, why, initials = by }, change] = useKept<Closing>(`overhaul.close.${jobId}`, { asked: false, why: '' })
+  const [{ asked, why, initials = by }, change] = useKept<Closing>(`overhaul.close.${jobId}`, NO_REASON)
   const lay = (more: Partial<Closing>) => change((now) => ({ ...now, ...more }))
   if (!asked) {
     return (
@@ -155,7 +157,7 @@ export function CloseUnreleased({ jobId, write }: Omit<Asked, 'job'>) {
     )
   }
   const close = () => {
-    if (write([{ kind: 'close', initials, why }])) lay({ asked: false, why: '' })
+    if (write([{ kind: 'close', initials, why }])) lay(NO_REASON)
   }
   return (
     <Row role="group" aria-label="Close unreleased" onKeyDown={onEnter(close)} style={{ flexBasis: '100%' }}>
