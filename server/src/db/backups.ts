@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
@@ -52,14 +53,15 @@ const thinOut = (directory: string, named: RegExp) => {
 export async function backUp(directory: string, now = new Date()): Promise<Outcome<string>> {
   const from = databaseIn(directory)
   if (!existsSync(from)) return refuse('no-data', 'OVERHAUL_DATA', `There is no workshop in ${directory} to back up.`)
-  const path = freeName(directory, 'overhaul', now)
-  const made = `${path}.part`
-  rmSync(made, { force: true })
+  // The daily one and one by hand may be made at once: each has a file of its own, and takes its name when it is whole.
+  mkdirSync(backupsIn(directory), { recursive: true })
+  const made = join(backupsIn(directory), `${randomUUID()}.part`)
   const wrong = await copyDatabase(from, made)
   if (wrong.length > 0) {
     rmSync(made, { force: true })
     return refuse('not-backed-up', 'OVERHAUL_DATA', `The backup could not be made: ${wrong.join('; ')}.`)
   }
+  const path = freeName(directory, 'overhaul', now)
   renameSync(made, path)
   thinOut(directory, NAMED)
   return ok(path)

@@ -93,4 +93,35 @@ describe('a database of the first floor', () => {
     expect(record.state.next.kind).toBe('released')
     expect(record.entries.filter((entry: { kind: string }) => entry.kind === 'skip').length).toBeGreaterThan(3)
   })
+
+  it('takes in parts of kinds it did not know, and reads a drawer’s file of then', async () => {
+    const base = `http://127.0.0.1:${workshop.port}/api/drawer`
+    const bracket = {
+      code: 'BR-74-10',
+      kind: 'bracket',
+      name: 'Bracket',
+      dimensions: { spacingMm: 74, riseMm: 10, footMm: 8, threadDepthMm: 12 },
+      material: 'aluminium',
+      minimum: 0,
+      count: 1,
+      by: '3',
+    }
+    const made = await fetch(base, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(bracket),
+    })
+    expect(made.status).toBe(201)
+    // The columns of the first floor, none of those that came with brackets and rotors.
+    const then =
+      'code,kind,name,count,minimum,material,shankMm,threadDepthMm,outerMm,threadMm,heightMm,pitchMm,thicknessMm,radiusMm,holeMm,lengthMm,diameterMm'
+    const read = await fetch(`${base}/drawer.csv`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'text/csv' },
+      body: `${then}\nSP-9,spacer,Spacer 9 mm,4,0,,,,,,,,9,,6.2,,\n`,
+    })
+    expect(await read.json()).toMatchObject({ added: ['SP-9'], bad: [] })
+    const parts: { code: string; count: number }[] = await get('drawer')
+    expect(parts.filter(({ code }) => code === 'BR-74-10' || code === 'SP-9').map(({ count }) => count)).toEqual([1, 4])
+  })
 })

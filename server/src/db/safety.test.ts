@@ -192,6 +192,14 @@ describe('backups', () => {
     expect(expectOk(await backUp(directory, now))).not.toBe(expectOk(await backUp(directory, now)))
   })
 
+  it('two begun at once are two, both whole', async () => {
+    const directory = await used('a')
+    const now = new Date()
+    const [one, other] = await Promise.all([backUp(directory, now), backUp(directory, now)])
+    expect(expectOk(one)).not.toBe(expectOk(other))
+    for (const made of [one, other]) expect(await namesIn(expectOk(made))).toEqual(['a'])
+  })
+
   it('one is made on its own on the day there is none', async () => {
     const directory = await used('a')
     const workshop = expectOk(await serve({ data: directory, port: 0, host: '127.0.0.1', empty: true, share: false }))
