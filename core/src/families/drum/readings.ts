@@ -1,0 +1,258 @@
+import type { Looked } from '../../brake/on-stand.ts'
+import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
+import { type Window, windowOf } from '../../brake/window.ts'
+import type { Source } from '../../calculation/source.ts'
+
+const HANDBOOK: Source = {
+  kind: 'common-practice',
+  title: 'Worn when, applied, the arm lies parallel with the ridge on the plate',
+}
+const OURS: Source = { kind: 'our-choice', title: 'What a hand at the rim no longer feels' }
+const STAMPED: Source = { kind: 'handbook', title: 'Stamped in the drum by its maker' }
+
+const caliper = lengths(0.1)
+
+/** A hub is without play where nothing is felt at the rim: this much is the least a rule shows, mm. Our choice. */
+export const NO_PLAY_MM = 0.1
+
+const play = (id: string, title: string, shorthand: string, when: string): ReadingSpec =>
+  lengths(0.1)(
+    id,
+    title,
+    shorthand,
+    [0, 10],
+    'rule at the rim',
+    `Push the rim from side to side, ${when}: how far it goes. Nothing felt is 0.`,
+    {
+      limit: {
+        low: 0,
+        high: NO_PLAY_MM,
+        text: 'No play at the rim; the axle still turns freely.',
+        source: OURS,
+      },
+    },
+  )
+
+const angle = (id: string, title: string, shorthand: string, how: string): ReadingSpec => ({
+  id,
+  title,
+  shorthand,
+  unit: 'deg',
+  min: -30,
+  max: 150,
+  sd: 2,
+  instrument: 'protractor',
+  how,
+})
+
+/** What is measured at a drum. Uncertainties are common practice with no source. */
+export const DRUM_READINGS: readonly ReadingSpec[] = [
+  {
+    id: 'biteTravel',
+    title: 'bite',
+    shorthand: 'bite',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 1.5,
+    instrument: 'rule',
+    how: 'Squeeze slowly, a hand on the turning wheel: finger travel at which the brake takes hold.',
+  },
+  angle(
+    'armAtRest',
+    'arm from the ridge, at rest',
+    'arest',
+    'Angle between brake arm and ridge on the plate, lever at rest.',
+  ),
+  {
+    ...angle(
+      'armApplied',
+      'arm from the ridge, applied',
+      'afull',
+      'The same at a hard squeeze. Parallel is 0: the linings are at their end.',
+    ),
+    limit: {
+      low: 8,
+      high: 150,
+      unsafe: { atMost: 0, say: 'applied, the arm lies parallel with the ridge: the linings are at their end' },
+      text: 'Worn when the arm lies parallel with the ridge; below about 8° plan a new plate assembly (our choice).',
+      source: HANDBOOK,
+    },
+  },
+  play('hubPlay', 'play at the rim', 'hplay', 'cone adjuster set, axle nuts loose'),
+  play('hubPlayNuts', 'play at the rim, nuts tight', 'nplay', 'both axle nuts tight'),
+  caliper(
+    'liningThick',
+    'lining',
+    'lining-mm',
+    [0, 12],
+    'caliper',
+    'What stands above the rivets or the shoe, at its thinnest.',
+    {
+      limit: {
+        low: 1,
+        high: 12,
+        unsafe: { atMost: 0.3, say: 'the lining is at its rivets' },
+        text: 'Below about 1 mm above the rivets the plate assembly is replaced (common practice); at the rivets it is not ridden.',
+        source: { kind: 'common-practice', title: 'Linings are replaced before their rivets reach the drum' },
+      },
+    },
+  ),
+  caliper('drumInside', 'drum inside', 'inside', [50, 160], 'inside caliper', 'Across the rubbed band, at its widest.'),
+  caliper(
+    'drumStamped',
+    'drum’s stamped most',
+    'dmost',
+    [50, 162],
+    'read off the drum',
+    'The largest diameter stamped in it, if there is one.',
+    {
+      sd: 0,
+    },
+  ),
+  caliper(
+    'drumRadius',
+    'drum’s inside radius',
+    'dradius',
+    [25, 80],
+    'inside caliper',
+    'Half of what is measured across it.',
+    {
+      dimension: 'drumRadiusMm',
+    },
+  ),
+  {
+    id: 'hardStops',
+    title: 'hard stops made',
+    shorthand: 'stops',
+    unit: 'count',
+    min: 0,
+    max: 50,
+    sd: 0,
+    instrument: 'counted',
+    how: 'Hard stops on a clear level place against a squeal after damp standing.',
+    limit: {
+      low: 3,
+      high: 50,
+      text: 'Several hard stops, better by a heavier rider, usually clear it (common practice).',
+      source: { kind: 'common-practice', title: 'Squeal after damp standing' },
+    },
+  },
+]
+
+/** A drum goes by the diameter stamped in it; without one, by nothing. */
+export function drumInsideWindow({ number }: Looked): Window {
+  const most = number('drumStamped') ?? 160
+  return windowOf('drumInside', {
+    low: 50,
+    high: most,
+    text: `At most ${most.toFixed(1)} mm${number('drumStamped') === undefined ? '; nothing stamped was told' : ', stamped in it'}.`,
+    source: STAMPED,
+  })
+}
+
+const REPLACE = 'Replace the plate assembly, not the cable: linings, plate and cam come together.'
+
+/** What is looked at on a drum. */
+export const DRUM_SEEN: readonly SeenSpec[] = [
+  {
+    id: 'drag',
+    title: 'wheel when spun',
+    shorthand: 'drag',
+    how: 'Spin the wheel, squeeze, let go, and spin it again.',
+    options: [
+      { id: 'none', title: 'runs free', told: 'the wheel runs free when spun' },
+      {
+        id: 'once',
+        title: 'scrapes once a turn',
+        remedy:
+          'A shoe off its middle or a drum out of round: back the barrel in, or centre the shoes with the brake held on.',
+      },
+      { id: 'lightly', title: 'drags lightly', remedy: 'Back the barrel in until it runs free; then spin it again.' },
+      {
+        id: 'hard',
+        title: 'drags hard',
+        remedy:
+          'Let cable out at the anchor until it runs free. If it still drags, the shoes are not centred or a spring is off.',
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'cleanedWith',
+    title: 'drum was cleaned with',
+    shorthand: 'washed',
+    how: 'What has been on drum and linings, now or before.',
+    options: [
+      { id: 'water', title: 'soap and water' },
+      { id: 'nothing', title: 'nothing' },
+      {
+        id: 'solvent',
+        title: 'solvent or citrus',
+        remedy: `Solvent and citrus soak into linings and do not come out. ${REPLACE}`,
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'liningFace',
+    title: 'linings’ faces',
+    shorthand: 'lface',
+    how: 'Look at both faces in the light; touch neither.',
+    options: [
+      { id: 'dull', title: 'dull and even' },
+      {
+        id: 'glazed',
+        title: 'shiny',
+        remedy: 'Take them down very lightly with fine abrasive, wet; the drum may be sanded lightly too.',
+      },
+      { id: 'oily', title: 'oily or greasy', remedy: `Grease does not come out of a lining. ${REPLACE}`, stop: true },
+    ],
+  },
+  {
+    id: 'rivets',
+    title: 'rivets',
+    shorthand: 'rivets',
+    how: 'Press each lining with a thumb, and look where its rivets lie.',
+    options: [
+      { id: 'firm', title: 'firm and below the face' },
+      { id: 'flush', title: 'at the face', remedy: `The lining is at its rivets: do not ride. ${REPLACE}`, stop: true },
+      { id: 'loose', title: 'one is loose', remedy: `A loose rivet: do not ride. ${REPLACE}`, stop: true },
+    ],
+  },
+  {
+    id: 'squeals',
+    title: 'when braked',
+    shorthand: 'squeal',
+    how: 'Roll and brake, before anything is done.',
+    options: [
+      { id: 'quiet', title: 'quiet' },
+      { id: 'squeals', title: 'squeals' },
+    ],
+  },
+  {
+    id: 'squealsAfter',
+    title: 'after the hard stops',
+    shorthand: 'after',
+    how: 'Roll and brake again.',
+    options: [
+      { id: 'gone', title: 'the squeal is gone' },
+      {
+        id: 'stays',
+        title: 'it squeals still',
+        remedy: 'Open the drum: glaze, a loose rivet or grease. The job “opening the drum” has it in order.',
+      },
+    ],
+  },
+  {
+    id: 'camKind',
+    title: 'cam',
+    shorthand: 'cam',
+    how: 'Push the cam sideways, plate off: it floats, or it stays.',
+    trait: 'cam',
+    options: [
+      { id: 'floating', title: 'floats: both shoes pushed alike' },
+      { id: 'fixed', title: 'fixed in the plate: both worn to one pressure' },
+    ],
+  },
+]
