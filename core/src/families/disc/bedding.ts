@@ -1,0 +1,52 @@
+import type { OnStand } from '../../brake/on-stand.ts'
+import type { ReadingSpec } from '../../brake/reading.ts'
+import type { StepSpec } from '../../brake/step.ts'
+import { somethingNew } from './pad-change.ts'
+
+/** Firm stops that bed pads and rotor in. Common practice, no source. */
+export const STOPS = { low: 20, high: 30 } as const
+/** From about this speed. Our choice. */
+export const FROM_KMH = 25
+const AT_ONCE = 5
+
+export const BEDDING_READING: ReadingSpec = {
+  id: 'beddedStops',
+  title: 'bedding-in stops made',
+  shorthand: 'bed',
+  unit: 'count',
+  min: 0,
+  max: 200,
+  sd: 0,
+  instrument: 'counted',
+  how: 'Firm stops since new pads or rotor went in, counted on the road.',
+  limit: {
+    low: STOPS.low,
+    high: 200,
+    text: `${STOPS.low}–${STOPS.high} firm stops bed pads and rotor in (common practice).`,
+    source: { kind: 'common-practice', title: 'New pads and rotor bed in over 20–30 firm stops' },
+  },
+}
+
+export const BEDDING_STEP: StepSpec = {
+  id: 'bedding-in',
+  station: 'prove',
+  title: 'pads and rotor bedded in',
+  say: `Make ${STOPS.low}–${STOPS.high} firm stops on a clear level place, and count them.`,
+  more: `From about ${FROM_KMH} km/h to walking pace, firmly, the wheel not locked and not to a standstill; roll a minute after every ${AT_ONCE} (speed and pauses our choice). Weak at first: leave room.`,
+  why: 'The first stops lay compound on the rotor; until then it brakes less than it will.',
+  cautions: ['walking', 'rotor'],
+  done: { kind: 'in-window', readings: ['beddedStops'] },
+  whenOut: `Not enough yet: go on to ${STOPS.low}. Where the rider does the rest, skip it and say so; it stands open on the sheet and on the slip.`,
+  when: somethingNew,
+}
+
+/** How far bedding-in came, for the sheet. */
+export function beddingLines({ number }: OnStand, isNew: boolean): readonly string[] {
+  const made = number('beddedStops')
+  if (made === undefined && !isNew) return []
+  if (made === undefined || made < STOPS.low)
+    return [
+      `Open: ${made ?? 0} of ${STOPS.low}–${STOPS.high} firm stops made, from about ${FROM_KMH} km/h to walking pace. It brakes less until they are.`,
+    ]
+  return [`Done: ${made} firm stops.`]
+}

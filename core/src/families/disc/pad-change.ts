@@ -1,0 +1,194 @@
+import { FROM_MEMORY } from '../../bench/dimensions.ts'
+import type { TraitSpec } from '../../brake/dimension.ts'
+import type { Fact } from '../../brake/graph.ts'
+import type { SeenSpec } from '../../brake/reading.ts'
+import type { Circumstances, StepSpec } from '../../brake/step.ts'
+import { changingRotor } from './rotor-change.ts'
+
+/** The work of new pads. */
+export const PADS_WORK = {
+  id: 'new-pads',
+  title: 'new pads',
+  says: 'The whole sheet, with the pads out and new ones in; then bedded in.',
+}
+
+/** New pads go in: that is the job, or they come with a new rotor. */
+export const changingPads = (here: Circumstances): boolean =>
+  here.work === PADS_WORK.id || (changingRotor(here) && here.seen('padsWith') === 'new')
+
+/** New pads or a new rotor, however they came: both are bedded in. */
+export const somethingNew = (here: Circumstances): boolean =>
+  changingRotor(here) || changingPads(here) || here.swapped('pads') || here.swapped('rotor')
+
+const asTrait = ({ id, title, options }: SeenSpec): TraitSpec => ({
+  id,
+  title,
+  options: [{ id: 'unknown', title: 'not looked at yet' }, ...options.map(({ id, title }) => ({ id, title }))],
+  usual: () => 'unknown',
+  source: FROM_MEMORY,
+})
+
+const KEEPER: SeenSpec = {
+  id: 'padKeeper',
+  title: 'pads are kept by',
+  shorthand: 'keeper',
+  how: 'Look into the caliper: a pin through the pads’ eyes, or only the spring between them.',
+  trait: 'padKeeper',
+  options: [
+    { id: 'pin', title: 'a split pin' },
+    { id: 'spring', title: 'the spring alone' },
+  ],
+}
+
+const ORDER: SeenSpec = {
+  id: 'padOrder',
+  title: 'first pad out',
+  shorthand: 'order',
+  how: 'Which of the two this caliper lets go first; its maker’s sheet says.',
+  trait: 'padOrder',
+  options: [
+    { id: 'outer', title: 'the outer one' },
+    { id: 'lower', title: 'the lower one' },
+    { id: 'together', title: 'both together, through the top' },
+  ],
+}
+
+/** How a caliper’s pads come out, kept with the brake once it was seen. */
+export const PAD_TRAITS: readonly TraitSpec[] = [asTrait(KEEPER), asTrait(ORDER)]
+
+export const PAD_SEEN: readonly SeenSpec[] = [
+  KEEPER,
+  ORDER,
+  {
+    id: 'padsWith',
+    title: 'pads on the new rotor',
+    shorthand: 'withpads',
+    how: 'What will run on the new rotor.',
+    options: [
+      { id: 'new', title: 'new pads' },
+      { id: 'cleaned', title: 'the old ones, their faces sanded and wiped' },
+      {
+        id: 'as-they-are',
+        title: 'the old ones as they are',
+        remedy: 'What the old rotor left in them goes into the new one: clean both faces, or replace the pads.',
+      },
+    ],
+  },
+  {
+    id: 'padRoom',
+    title: 'room for thicker pads',
+    shorthand: 'proom',
+    how: 'Knobs and barrel backed off; note whether the cable was taken off or stayed on.',
+    options: [
+      { id: 'cable-on', title: 'made, cable stayed on' },
+      { id: 'cable-off', title: 'made, cable taken off' },
+      {
+        id: 'none',
+        title: 'not made',
+        remedy:
+          'New pads are thicker: back the knobs off and let the cable out first, or the rotor does not go between them.',
+      },
+    ],
+  },
+]
+
+const FIRST: Readonly<Record<string, string>> = {
+  outer: 'the outer pad first',
+  lower: 'the lower pad first',
+  together: 'both pads together',
+}
+
+const firstOut = ({ trait }: Circumstances): string =>
+  FIRST[trait('padOrder') ?? ''] ?? 'the pad its maker’s sheet names first'
+const pinned = ({ trait }: Circumstances): boolean => trait('padKeeper') === 'pin'
+
+/** Asked of a caliper nobody has looked into, once. */
+const notLookedAt = (here: Circumstances): boolean =>
+  changingPads(here) &&
+  ['padKeeper', 'padOrder'].some((id) => here.trait(id) === 'unknown' || here.seen(id) !== undefined)
+
+/** New pads, each step in its order. */
+export const PAD_STEPS: readonly StepSpec[] = [
+  {
+    id: 'pads-with',
+    station: 'pads',
+    title: 'pads for the new rotor',
+    say: 'Decide which pads run on the new rotor.',
+    why: 'Old pads carry what the old rotor left in them.',
+    cautions: ['clean'],
+    done: { kind: 'in-window', readings: ['padsWith'] },
+    when: changingRotor,
+  },
+  {
+    id: 'pads-way-out',
+    station: 'pads',
+    title: 'how its pads come out',
+    say: 'See what keeps the pads, and which of them comes out first.',
+    more: 'Kept with this brake: it is not asked again.',
+    why: 'A pad pulled the wrong way bends its spring.',
+    cautions: [],
+    done: { kind: 'measured', readings: ['padKeeper', 'padOrder'] },
+    when: notLookedAt,
+  },
+  {
+    id: 'pads-room',
+    station: 'pads',
+    title: 'room made for new pads',
+    say: 'Back the knobs off and slacken the cable before the pads come out.',
+    more: 'Log what was turned, so that the next turns count from there.',
+    why: 'New pads are thicker than those that come out.',
+    cautions: ['tension'],
+    done: { kind: 'in-window', readings: ['padRoom'] },
+    when: changingPads,
+  },
+  {
+    id: 'pads-out',
+    station: 'pads',
+    shorthand: 'padsout',
+    title: 'old pads out',
+    say: (here) =>
+      pinned(here)
+        ? `Straighten the split pin and pull it; then ${firstOut(here)}.`
+        : `Gloves on: press the spring out of its seat, ${firstOut(here)}.`,
+    more: (here) =>
+      `${pinned(here) ? 'Needle-nose pliers; a stuck pin is twisted and walked out. ' : ''}Note which way round each pad and the spring lie. Do not touch the old compound with bare fingers.`,
+    why: 'The spring goes back the way it lay; compound that was oily fouls what it touches.',
+    tools: ['gloves', 'needle-nose pliers'],
+    cautions: ['clean', 'rotor-out'],
+    done: {
+      kind: 'confirmed',
+      well: 'Out',
+      ill: 'One does not come',
+      remedy:
+        'See that pin and spring are out and the knobs backed off; it comes towards the wheel side or the top, not by a lever against the rotor.',
+    },
+    when: changingPads,
+  },
+  {
+    id: 'pads-in',
+    station: 'pads',
+    shorthand: 'padsin',
+    title: 'new pads in',
+    say: (here) =>
+      pinned(here)
+        ? 'Spring between the new pads, in the way they lay; new pin, its end bent to 90°.'
+        : 'Spring between the new pads, its ends seated in their holes, in as they lay.',
+    more: 'By their edges and plates only: nothing oily near the compound. Inner and outer may differ; compound faces the rotor.',
+    why: 'A pad the wrong way round brakes on its plate; a split pin is bent once.',
+    tools: ['new split pin', 'isopropyl alcohol'],
+    cautions: ['clean'],
+    mends: ['pads'],
+    mustBeDone: true,
+    done: {
+      kind: 'confirmed',
+      well: 'In, compound to the rotor',
+      ill: 'They do not go in',
+      remedy: 'More room: knobs fully back, arm on its stop. Pads of another shape do not belong to this caliper.',
+      stop: true,
+    },
+    when: changingPads,
+  },
+]
+
+/** What new pads unsettle, beside a swap that was told. */
+export const PADS_NEW: readonly Fact[] = ['swap:pads', 'confirm:pads-in']

@@ -1,0 +1,42 @@
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { missingOf, type StandsNow, standsNow } from '@overhaul/core/stack/measured'
+import { planStacks, type StackPlan } from '@overhaul/core/stack/plan'
+import { toBuy } from '@overhaul/core/stack/to-buy'
+import { useMemo, useSyncExternalStore } from 'react'
+import { useStock } from '../plans/use-stock.ts'
+
+/** Every stack that can be laid here, and the one that is looked at. */
+export interface Stacks {
+  readonly now: StandsNow | undefined
+  readonly missing: readonly string[]
+  readonly plans: readonly StackPlan[]
+  readonly shown: StackPlan | undefined
+  /** What would do, where the drawer has none. */
+  readonly buy: readonly string[]
+  readonly drawerAway: boolean
+}
+
+// The list and the bench show the same one, and neither is the other’s parent.
+let picked: string | undefined
+const listeners = new Set<() => void>()
+const subscribe = (listener: () => void) => {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+export function pickStack(key: string): void {
+  picked = key
+  for (const listener of listeners) listener()
+}
+
+export function useStacks(job: Job, jobId: string): Stacks {
+  const { stock, isError } = useStock(jobId)
+  const key = useSyncExternalStore(subscribe, () => picked)
+  const worked = useMemo(() => {
+    const now = standsNow(job)
+    const plans = now ? planStacks(now, stock) : []
+    return { now, plans, missing: missingOf(job), buy: now && plans.length === 0 ? toBuy(now) : [] }
+  }, [job, stock])
+  const shown = worked.plans.find((plan) => plan.key === key) ?? worked.plans[0]
+  return { ...worked, shown, drawerAway: isError }
+}
