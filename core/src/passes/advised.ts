@@ -24,18 +24,20 @@ const decided = (advice: Advice): Decision =>
 /** The hand that does what the Stand says. Told that it is not right, it asks the Stand for another turn. */
 export const advised =
   ({ family, here }: Bicycle): Hand =>
-  ({ log, runoutMm, told }) => {
-    const wheel: Entry = {
-      kind: 'reading',
-      reading: 'lateralRunout',
-      value: runoutMm,
-      unit: 'mm',
-      id: 'wheel',
-      at: '2026-01-01T00:00:00Z',
-      by: '1',
-      seq: 0,
-    }
-    const job = expectOk(openJob({ family: family.id, end: here.end, dimensions: {} }, [wheel, ...log]))
+  ({ log, wheel, told }) => {
+    const looked = Object.entries(wheel).map(
+      ([reading, value]): Entry => ({
+        kind: 'reading',
+        reading,
+        value,
+        unit: 'mm',
+        id: `wheel ${reading}`,
+        at: '2026-01-01T00:00:00Z',
+        by: '1',
+        seq: 0,
+      }),
+    )
+    const job = expectOk(openJob({ family: family.id, end: here.end, dimensions: {} }, [...looked, ...log]))
     const first = job.advice
     if (!told && !(first.kind === 'measure' && lookedTwice(log))) return decided(first)
     const again = advise(job.belief, job.state, job.windows, 'somewhere')

@@ -8,6 +8,7 @@ import { placement, type Window, type Windows } from '../brake/window.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { VIRTUAL } from '../simulate/families.ts'
 import { type Random, seededRandom } from '../simulate/random.ts'
+import type { StandIn } from '../simulate/stand-in.ts'
 import {
   type Scatter,
   type Start,
@@ -44,10 +45,16 @@ export function bookBicycle(family: Family): Bicycle {
   }
 }
 
-/** One brake of the fleet: its wheel as measured, and what is right for it by its own geometry. */
+/** One brake of the fleet: its wheel as measured, and whether it is right by its own geometry. */
 export interface FleetBrake {
+  readonly brake: StandIn
+  /** What the wheel showed before anything was turned. */
+  readonly wheel: Readonly<Record<string, number>>
+  readonly isRight: () => boolean
+}
+
+interface RimBrake extends FleetBrake {
   readonly brake: VirtualBrake
-  readonly runoutMm: number
   readonly right: Windows
 }
 
@@ -60,7 +67,7 @@ export const allIn = (windows: Windows, readings: TrueReadings): boolean =>
   isIn(windows.of.gapDifference, readings.gapLeft - readings.gapRight)
 
 /** The first brake from this seed that can be set at all. */
-export function fleetBrake(bicycle: Bicycle, seed: number, fleet: FleetId = 'usual'): FleetBrake {
+export function rimFleetBrake(bicycle: Bicycle, seed: number, fleet: FleetId = 'usual'): RimBrake {
   for (let own = seed; ; own = (own + NEXT_BRAKE) >>> 0) {
     const drawn = drawBrake(bicycle, own, FLEETS[fleet])
     if (canBeSet(drawn)) return drawn
@@ -74,7 +81,7 @@ const CABLE_STEP_MM = 0.1
 const NARROWEST_CABLE_MM = 1
 
 /** Whether any setting brings this brake into all its windows: where none does, the school is wrong, not the hand. */
-function canBeSet({ brake, right }: FleetBrake): boolean {
+function canBeSet({ brake, right }: RimBrake): boolean {
   let wide = 0
   for (let cable = 0; cable < WIDEST_CABLE_MM; cable += CABLE_STEP_MM) {
     wide = allIn(right, brake.centredAt(cable)) ? wide + CABLE_STEP_MM : 0
@@ -83,7 +90,7 @@ function canBeSet({ brake, right }: FleetBrake): boolean {
   return false
 }
 
-function drawBrake(bicycle: Bicycle, seed: number, scatter: Scatter): FleetBrake {
+function drawBrake(bicycle: Bicycle, seed: number, scatter: Scatter): RimBrake {
   const { family, dimensions, here } = bicycle
   const spec = VIRTUAL[family.id]
   if (!spec) throw new Error(`no virtual ${family.id}`)
@@ -91,17 +98,18 @@ function drawBrake(bicycle: Bicycle, seed: number, scatter: Scatter): FleetBrake
   const runoutMm = random.uniform(0.1, 0.8)
   const start = startFrom(random, dimensions.leverReachMm as number)
   const brake = virtualBrake(spec(dimensions, here), dimensions, seed, { start, scatter })
-  return { brake, runoutMm, right: rightFor(bicycle, brake, lookedAt(runoutMm)) }
+  const wheel = { lateralRunout: runoutMm }
+  const right = rightFor(bicycle, brake, lookedAt(wheel))
+  return { brake, wheel, right, isRight: () => allIn(right, brake.truth()) }
 }
 
-/** What the wheel showed before anything was turned. */
-const lookedAt = (runoutMm: number): Looked => ({
-  number: (id) => (id === 'lateralRunout' ? runoutMm : undefined),
+export const lookedAt = (wheel: FleetBrake['wheel']): Looked => ({
+  number: (id) => wheel[id],
   seen: () => undefined,
 })
 
-export const bookWindows = ({ model, schools }: Bicycle, runoutMm: number): Windows =>
-  model.windows(schools, lookedAt(runoutMm))
+export const bookWindows = ({ model, schools }: Bicycle, wheel: FleetBrake['wheel']): Windows =>
+  model.windows(schools, lookedAt(wheel))
 
 /** The windows of one very brake: its own lever and linkage, its free play, and nothing left to doubt. */
 function rightFor({ family, here, schools }: Bicycle, { hidden }: VirtualBrake, looked: Looked): Windows {

@@ -1,8 +1,7 @@
 import type { Family } from '../brake/family.ts'
 import { advised } from './advised.ts'
-import { bookMechanicOf } from './book-mechanic.ts'
-import { type Bicycle, bookBicycle, type FleetId, fleetBrake } from './fleet.ts'
-import { habitOf } from './habit.ts'
+import { contestOf } from './contest.ts'
+import { type Bicycle, bookBicycle, type FleetBrake, type FleetId } from './fleet.ts'
 import { type Hand, judged, ownStop, type Trial } from './trial.ts'
 
 export interface Fleet {
@@ -56,8 +55,9 @@ export const seedsOf = ({ brakes, seed }: Pick<Fleet, 'brakes' | 'seed'>): reado
 /** What the three hands need on one fleet: docs/bench.md. */
 export function passesOn(fleet: Fleet) {
   const bicycle = bookBicycle(fleet.family)
-  const all = (run: (bicycle: Bicycle, brake: ReturnType<typeof fleetBrake>) => Trial) =>
-    seedsOf(fleet).map((seed) => run(bicycle, fleetBrake(bicycle, seed, fleet.fleet)))
+  const contest = contestOf(bicycle)
+  const all = (run: (bicycle: Bicycle, brake: FleetBrake) => Trial) =>
+    seedsOf(fleet).map((seed) => run(bicycle, contest.draw(seed, fleet.fleet)))
   const judgedBy = (hand: Hand) => all((on, brake) => judged(on, brake, hand))
   const stoppedBy = (hand: Hand, looks: number) => ownOf(all((on, brake) => ownStop(on, brake, hand, looks)))
   const reportOf = (hand: Hand, mostFalse?: number): HandReport => {
@@ -79,8 +79,8 @@ export function passesOn(fleet: Fleet) {
     }
   }
   const advice = reportOf(advised(bicycle))
-  const habit = reportOf(habitOf(bicycle), advice.own.falseStops)
-  const book = reportOf(bookMechanicOf(bicycle), advice.own.falseStops)
+  const habit = reportOf(contest.habit, advice.own.falseStops)
+  const book = reportOf(contest.book, advice.own.falseStops)
   return {
     family: fleet.family.id,
     brakes: fleet.brakes,

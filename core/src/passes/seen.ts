@@ -35,7 +35,7 @@ export function seenIn(windows: Windows, log: readonly Entry[]): Seen {
 
 export const isWell = ({ bite, apart, rubs }: Seen): boolean => bite === 'in' && !apart && !rubs
 
-function latest(log: readonly Entry[]): Readonly<Record<string, number>> {
+export function latest(log: readonly Entry[]): Readonly<Record<string, number>> {
   const struck = new Set(log.flatMap((entry) => (entry.kind === 'correction' ? [entry.strikes] : [])))
   return Object.fromEntries(
     log.flatMap((entry) =>

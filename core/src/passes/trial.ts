@@ -1,15 +1,16 @@
-import type { TurnUnit } from '../brake/adjuster.ts'
+import type { Move, TurnUnit } from '../brake/adjuster.ts'
 import type { Windows } from '../brake/window.ts'
-import type { GaugeReadings, VirtualBrake } from '../simulate/virtual-brake.ts'
+import type { StandIn } from '../simulate/stand-in.ts'
+import type { VirtualBrake } from '../simulate/virtual-brake.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
-import { allIn, type Bicycle, bookWindows, type FleetBrake } from './fleet.ts'
+import { type Bicycle, bookWindows, type FleetBrake } from './fleet.ts'
 
 /** See docs/bench.md: what a pass is and the two ways to stop were fixed there first. */
 export const MOST_PASSES = 25
 
 /** What a hand decides for one pass. */
 export type Decision =
-  | { readonly kind: 'turn'; readonly moves: readonly { readonly adjuster: string; readonly amount: number }[] }
+  | { readonly kind: 'turn'; readonly moves: readonly Pick<Move, 'adjuster' | 'amount' | 'from'>[] }
   | { readonly kind: 'clamp'; readonly giveBackMm: number }
   | { readonly kind: 'look' }
   /** It believes the brake right. */
@@ -23,7 +24,7 @@ export type Decision =
  */
 export interface Before {
   readonly log: readonly Entry[]
-  readonly runoutMm: number
+  readonly wheel: FleetBrake['wheel']
   readonly book: Windows
   readonly told: boolean
 }
@@ -38,15 +39,15 @@ export interface Trial {
   readonly log: readonly Entry[]
 }
 
-const MEASURED = ['gapLeft', 'gapRight', 'biteTravel'] as const
-
 /** The mechanic’s side of the bench: makes the turns, squeezes, measures, writes it all down. */
 class Mechanic {
   readonly log: Entry[] = []
   private pending: { id: string; reading: string; value: number }[] = []
 
   constructor(
-    private readonly brake: VirtualBrake,
+    private readonly brake: StandIn,
+    private readonly measured: readonly string[],
+    private readonly beside: string | undefined,
     private readonly unitOf: (adjuster: string) => TurnUnit,
   ) {}
 
@@ -57,7 +58,7 @@ class Mechanic {
   }
 
   /** Measures everything; misreadings of the time before are found out and struck. */
-  measure(): GaugeReadings {
+  measure(): void {
     for (const { id, reading, value } of this.pending) {
       this.write({ kind: 'correction', strikes: id, why: 'misread' })
       const at = this.log.findIndex((entry) => entry.id === id)
@@ -69,29 +70,33 @@ class Mechanic {
     }
     const read = this.brake.gauge()
     this.pending = []
-    for (const id of MEASURED) {
-      const entryId = this.write({ kind: 'reading', reading: id, value: read.shown[id], unit: 'mm' })
+    for (const id of this.measured) {
+      const entryId = this.write({ kind: 'reading', reading: id, value: read.shown[id] as number, unit: 'mm' })
       const honest = read.misread[id]
       if (typeof honest === 'number') this.pending.push({ id: entryId, reading: id, value: honest })
     }
-    this.write({ kind: 'reading', reading: 'firstTouch', value: read.shown.firstTouch, unit: '' })
-    return read
+    const { beside } = this
+    if (beside !== undefined)
+      this.write({ kind: 'reading', reading: beside, value: read.shown[beside] as string, unit: '' })
   }
 
   pass(decision: Decision): void {
     if (decision.kind === 'clamp') {
-      this.brake.clampGivingBack(decision.giveBackMm)
+      if ('clampGivingBack' in this.brake) (this.brake as VirtualBrake).clampGivingBack(decision.giveBackMm)
       this.write({ kind: 'note', text: `clamped, ${decision.giveBackMm} mm given back` })
     } else if (decision.kind === 'turn') {
-      for (const { adjuster, amount } of decision.moves) {
-        const { turned, endReached } = this.brake.turn(adjuster, amount)
+      for (const { adjuster, amount, from } of decision.moves) {
+        const { turned, endReached } = this.brake.turn(adjuster, amount, from?.contact)
         this.write({
           kind: 'turn',
           adjuster,
           amount: turned,
           unit: this.unitOf(adjuster),
+          // At its end before it met anything, it was no contact.
+          ...(from && !endReached && { from }),
           ...(endReached && { endReached }),
-          ...(turned === 0 && { tried: amount }),
+          // Towards contact it was wound the other way than it comes back.
+          ...(turned === 0 && { tried: from ? -amount : amount }),
         })
       }
     }
@@ -101,41 +106,46 @@ class Mechanic {
   }
 }
 
-function comeToTheBench({ model }: Bicycle, brake: VirtualBrake): Mechanic {
-  const mechanic = new Mechanic(brake, (id) => model.adjusters.find((each) => each.id === id)?.unit ?? 'turn')
+function comeToTheBench({ family, model }: Bicycle, brake: StandIn): Mechanic {
+  const mechanic = new Mechanic(
+    brake,
+    model.needed,
+    family.dial.beside,
+    (id) => model.adjusters.find((each) => each.id === id)?.unit ?? 'turn',
+  )
   mechanic.measure()
   return mechanic
 }
 
 /** One brake brought into its windows by one hand, a judge who sees the truth saying when it is right. */
-export function judged(bicycle: Bicycle, { brake, runoutMm, right }: FleetBrake, hand: Hand): Trial {
+export function judged(bicycle: Bicycle, { brake, wheel, isRight }: FleetBrake, hand: Hand): Trial {
   const mechanic = comeToTheBench(bicycle, brake)
   const { log } = mechanic
-  const before = { log, runoutMm, book: bookWindows(bicycle, runoutMm) }
+  const before = { log, wheel, book: bookWindows(bicycle, wheel) }
   const nextOf = () => {
     const decision = hand({ ...before, told: false })
     return decision.kind === 'stop' || decision.kind === 'stuck' ? hand({ ...before, told: true }) : decision
   }
   for (let passes = 0; passes < MOST_PASSES; passes += 1) {
-    if (allIn(right, brake.truth())) return { passes, failed: false, right: true, log }
+    if (isRight()) return { passes, failed: false, right: true, log }
     mechanic.pass(nextOf())
   }
-  const home = allIn(right, brake.truth())
+  const home = isRight()
   return { passes: MOST_PASSES, failed: !home, right: home, log }
 }
 
 /** One brake set by one hand until it has believed at so many `looks` in a row that it is right. */
-export function ownStop(bicycle: Bicycle, { brake, runoutMm, right }: FleetBrake, hand: Hand, looks = 1): Trial {
+export function ownStop(bicycle: Bicycle, { brake, wheel, isRight }: FleetBrake, hand: Hand, looks = 1): Trial {
   const mechanic = comeToTheBench(bicycle, brake)
   const { log } = mechanic
-  const before = { log, runoutMm, book: bookWindows(bicycle, runoutMm), told: false }
+  const before = { log, wheel, book: bookWindows(bicycle, wheel), told: false }
   let sure = 0
   for (let passes = 0; passes < MOST_PASSES; passes += 1) {
     const decision = hand(before)
     sure = decision.kind === 'stop' ? sure + 1 : 0
-    if (sure >= looks) return { passes, failed: false, right: allIn(right, brake.truth()), log }
+    if (sure >= looks) return { passes, failed: false, right: isRight(), log }
     if (decision.kind === 'stuck') break
     mechanic.pass(decision)
   }
-  return { passes: MOST_PASSES, failed: true, right: allIn(right, brake.truth()), log }
+  return { passes: MOST_PASSES, failed: true, right: isRight(), log }
 }

@@ -1,9 +1,13 @@
 import type { Dimensions, End, Here } from '../brake/dimension.ts'
 import type { Entry } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
+import { DISCS } from './discs.ts'
 import { VIRTUAL } from './families.ts'
 import { seededRandom } from './random.ts'
+import type { StandIn } from './stand-in.ts'
 import { type TrueReadings, virtualBrake } from './virtual-brake.ts'
+import { type DiscSpec, virtualDisc } from './virtual-disc.ts'
+import { virtualDrum } from './virtual-drum.ts'
 
 /** What the practice gauge shows, by reading. */
 export type PracticeReadings = Readonly<Record<string, number | string>>
@@ -50,7 +54,21 @@ const SEEN_WELL: PracticeReadings = {
 }
 
 const SQUEEZES: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
-const HELD: ReadonlySet<string> = new Set(['gapLeft', 'gapRight', 'biteTravel', 'firstTouch', 'reserve'])
+const HELD: ReadonlySet<string> = new Set([
+  'gapLeft',
+  'gapRight',
+  'gapFixed',
+  'gapMoving',
+  'gapInner',
+  'gapOuter',
+  'armStarts',
+  'armRest',
+  'biteTravel',
+  'firstTouch',
+  'rotorTouch',
+  'drag',
+  'reserve',
+])
 
 const partsOf = (d: Dimensions): PracticeReadings => ({
   leverPull: Math.round(d.leverCableArmMm as number),
@@ -108,26 +126,139 @@ const heldOrMoved = (entry: Entry) =>
 const rubsOn = ({ gapLeft, gapRight }: TrueReadings, wandersMm: number) =>
   Math.min(gapLeft, gapRight) > wandersMm ? 'free' : gapLeft < gapRight ? 'left' : 'right'
 
+/** A brake lives through a log: what was turned and squeezed. */
+function live(brake: StandIn, lived: readonly Entry[]): void {
+  for (const entry of lived) {
+    if (entry.kind === 'turn') brake.turn(entry.adjuster, entry.amount, entry.from?.contact)
+    if (entry.kind === 'confirm' && entry.step === 'shoes-centred') brake.settle?.()
+    if (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) brake.squeeze(entry.count ?? 10)
+  }
+}
+
+/** What an eye sees on a sound disc. */
+const DISC_WELL: PracticeReadings = {
+  rotorFace: 'clean',
+  discPads: 'clean',
+  light: 'both',
+  padFixed: 2.1,
+  padMoving: 2.2,
+  bodyClearTop: 1.4,
+  bodyClearBottom: 1.6,
+  padCover: 16,
+  padHung: 0,
+  knobPitch: 1,
+  knobClicksATurn: 16,
+}
+
+/** A caliper straight on its posts, its rotor held by six bolts, and what goes well where rotor and pads are changed. */
+const DISC_CHANGED: PracticeReadings = {
+  trackDeep: 16,
+  trackNew: 16,
+  rotorHold: 'bolted',
+  rotorBolts: 6,
+  rotorKey: 'star-t25',
+  rotorWay: 'right',
+  rotorThreads: 'medium',
+  mountSpacing: 74,
+  bracketRise: 0,
+  spacersUnder: 0,
+  stackTop: 1.4,
+  stackBottom: 1.6,
+  padEdge: 0.4,
+  padHigh: 15,
+  earThick: 8,
+  boltUnder: 20,
+  frameThread: 14,
+  bracketThread: 12,
+  frameMetal: 'aluminium',
+  padsWith: 'new',
+  padKeeper: 'pin',
+  padOrder: 'outer',
+  padRoom: 'cable-on',
+  beddedStops: 20,
+}
+/** The new rotor of a practice bicycle is so much wider, mm. */
+const WIDER_MM = 20
+
+function discGauge(spec: DiscSpec, d: Dimensions, here: Here, seed: number, lived: readonly Entry[]): PracticeReadings {
+  const wheel = seededRandom(seed ^ 0x27d4eb2d)
+  const hundredth = (value: number) => Math.round(value * 20) / 20
+  const rotorRunout = hundredth(wheel.uniform(0.05, 0.22))
+  const brake = virtualDisc(spec, d, rotorRunout, seed, {
+    noiseSeed: seed + 1009 * lived.filter(heldOrMoved).length,
+  })
+  live(brake, lived)
+  const told = (reading: string) => lived.some((entry) => entry.kind === 'reading' && entry.reading === reading)
+  return {
+    ...SEEN_WELL,
+    ...DISC_WELL,
+    ...partsOf(d),
+    rotorRunout,
+    rotorThickness: Math.round(wheel.uniform(16.4, 18)) / 10,
+    ...DISC_CHANGED,
+    stackRotor: d.rotorDiameterMm as number,
+    rotorWide: (d.rotorDiameterMm as number) + (told('stackRotor') && !told('rotorWide') ? WIDER_MM : 0),
+    rotorMost: d.rotorMostMm as number,
+    ...Object.fromEntries(Object.entries(here.traits).filter(([, answer]) => answer !== 'unknown')),
+    barrelOut: Math.round(2 * (brake.position('barrel') ?? 0)) / 2,
+    ...brake.gauge().shown,
+  }
+}
+
+/** What an eye sees on a sound drum, opened or closed. */
+const DRUM_WELL: PracticeReadings = {
+  drag: 'none',
+  cleanedWith: 'water',
+  liningFace: 'dull',
+  rivets: 'firm',
+  squeals: 'squeals',
+  squealsAfter: 'gone',
+  hardStops: 5,
+  armAtRest: 52,
+  armApplied: 24,
+  hubPlay: 0,
+  hubPlayNuts: 0,
+  liningThick: 2.1,
+}
+
+function drumGauge(d: Dimensions, here: Here, seed: number, lived: readonly Entry[]): PracticeReadings {
+  const brake = virtualDrum(d, seed, { noiseSeed: seed + 1009 * lived.filter(heldOrMoved).length })
+  live(brake, lived)
+  const inside = 2 * (d.drumRadiusMm as number)
+  return {
+    ...SEEN_WELL,
+    ...DRUM_WELL,
+    ...partsOf(d),
+    drumInside: inside + 0.3,
+    drumStamped: inside + 1,
+    drumRadius: d.drumRadiusMm as number,
+    camKind: here.traits.cam ?? 'floating',
+    barrelOut: Math.round(2 * (brake.position('barrel') ?? 0)) / 2,
+    ...brake.gauge().shown,
+  }
+}
+
 /**
- * The practice stand: a simulated brake that has lived through this job's log, and the gauge held to it now.
- * The same seed and log always show the same, on every screen.
+ * The practice stand: a simulated brake that has lived through what earlier jobs did to it and through this job’s log, and
+ * the gauge held to it now. The same seed and logs always show the same, on every screen.
  */
 export function practiceGauge(
   hardware: Pick<Hardware, 'family' | 'practiceSeed'>,
   d: Dimensions,
   here: Here,
   standing: readonly Entry[],
+  earlier: readonly Entry[] = [],
 ): PracticeReadings | undefined {
   const { family, practiceSeed: seed } = hardware
   const spec = VIRTUAL[family]?.(d, here)
-  if (!spec || seed === undefined) return undefined
-  const brake = virtualBrake(spec, d, seed, { noiseSeed: seed + 1009 * standing.filter(heldOrMoved).length })
-  for (const entry of standing) {
-    if (entry.kind === 'turn') brake.turn(entry.adjuster, entry.amount)
-    if (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) {
-      brake.squeeze(entry.count ?? 10)
-    }
-  }
+  const disc = DISCS[family]
+  if (seed === undefined) return undefined
+  if (family === 'drum') return drumGauge(d, here, seed, [...earlier, ...standing])
+  if (disc) return discGauge(disc, d, here, seed, [...earlier, ...standing])
+  if (!spec) return undefined
+  const lived = [...earlier, ...standing]
+  const brake = virtualBrake(spec, d, seed, { noiseSeed: seed + 1009 * lived.filter(heldOrMoved).length })
+  live(brake, lived)
   const wheel = seededRandom(seed ^ 0x27d4eb2d)
   const tenth = (value: number) => Math.round(value * 10) / 10
   const lateralRunout = tenth(wheel.uniform(0.1, 0.7))

@@ -153,6 +153,20 @@ describe('the practice gauge', () => {
     expect(Number(after?.gapLeft)).toBeGreaterThan(Number(before?.gapLeft))
   })
 
+  it('remembers what an earlier job did to its brake', () => {
+    const gauge = (now: readonly EntryBody[], earlier: readonly EntryBody[] = []) =>
+      practiceGauge(
+        { family: 'linear-pull', practiceSeed: 267 },
+        dimensions,
+        HERE,
+        written(...now),
+        written(...earlier),
+      )
+    const done = [turn('leftScrew', 2), confirm('squeezes', 10)]
+    expect(gauge([], done)).toEqual(gauge(done))
+    expect(Number(gauge([], done)?.gapLeft)).toBeGreaterThan(Number(gauge([])?.gapLeft))
+  })
+
   it('reads everything the wheel and the lever have, and knows no other family', () => {
     expect(Object.keys(shown(267) ?? {})).toEqual(
       expect.arrayContaining([

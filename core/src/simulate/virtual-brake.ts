@@ -2,17 +2,13 @@ import type { Dimensions } from '../brake/dimension.ts'
 import { cablePull, gapAt, type Linkage, openingForGap, restOpening } from '../mechanics/linkage.ts'
 import type { Outcome } from '../outcome/outcome.ts'
 import { type Random, seededRandom } from './random.ts'
+import type { StandIn } from './stand-in.ts'
 
 /**
  * A brake that stands in for a real one: it hides how it truly answers and shows only what a gauge would.
  * It shares nothing with the belief but the geometry of its family, and is harsher than the belief assumes.
  */
-export interface VirtualBrake {
-  /** Turns an adjuster; gives the amount it really went before an end stopped it. */
-  readonly turn: (adjuster: string, amount: number) => { readonly turned: number; readonly endReached: boolean }
-  readonly squeeze: (times: number) => void
-  /** Where an adjuster stands from its lower end: what a hand would count. */
-  readonly position: (adjuster: string) => number | undefined
+export interface VirtualBrake extends StandIn {
   /** Pulls both pads to the rim and clamps with this much cable given back (mm). */
   readonly clampGivingBack: (cableMm: number) => void
   /** How it truly is, and its true readings. For judging, never for advice. */
@@ -63,7 +59,7 @@ export interface Scatter {
   readonly screw?: number
 }
 
-export interface TrueReadings {
+export type TrueReadings = {
   readonly gapLeft: number
   readonly gapRight: number
   readonly biteTravel: number

@@ -24,7 +24,7 @@ describe('a rotor', () => {
 
   it('is measured anew with another wheel or another rotor', () => {
     const asked = ROTOR_STEP.done.kind === 'in-window' ? ROTOR_STEP.done.readings : []
-    expect(asked).toEqual(['rotorThickness', 'rotorRunout'])
+    expect(asked).toEqual(['rotorThickness', 'rotorRunout', 'rotorFace'])
     for (const id of asked) expect(ROTOR_GRAPH[`reading:${id}`]).toContain('swap:rotor')
   })
 })

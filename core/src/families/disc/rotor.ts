@@ -1,4 +1,4 @@
-import type { Graph } from '../../brake/graph.ts'
+import type { Fact, Graph } from '../../brake/graph.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import type { ReadingSpec } from '../../brake/reading.ts'
 import { type StepSpec, wholeSheet } from '../../brake/step.ts'
@@ -13,6 +13,7 @@ const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its m
 export const ROTOR_READINGS: readonly ReadingSpec[] = [
   {
     id: 'rotorThickness',
+    decimals: 2,
     title: 'rotor thickness',
     shorthand: 'rotor',
     unit: 'mm',
@@ -35,6 +36,8 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'rotorRunout',
+    decimals: 2,
+    dimension: 'rotorRunoutMm',
     title: 'rotor runout',
     shorthand: 'rrun',
     unit: 'mm',
@@ -57,20 +60,29 @@ export const ROTOR_STEP: StepSpec = {
   id: 'rotor-sound',
   station: 'wheel',
   title: 'rotor sound',
-  say: 'Measure the rotor’s thickness and its runout.',
+  say: 'Measure the rotor’s thickness and its runout, and look at its faces.',
   why: 'A thin or bent rotor leaves no setting that neither rubs nor fades.',
   tools: ['caliper', 'feeler'],
   mends: ['rotor'],
   cautions: ['rotor'],
-  done: { kind: 'in-window', readings: ['rotorThickness', 'rotorRunout'], optional: ['rotorMark'] },
-  whenOut: 'Replace a thin rotor; bend a bent one back a little at a time, with clean hands.',
+  done: {
+    kind: 'in-window',
+    readings: ['rotorThickness', 'rotorRunout', 'rotorFace'],
+    optional: ['rotorMark', 'rotorMost', 'rotorWide'],
+  },
+  whenOut:
+    'Replace a rotor that is too thin, or too thick for this caliper; bend a bent one back a little at a time, with clean hands. We do not recommend striking it.',
   when: wholeSheet,
 }
 
+/** Another rotor: told as a swap, or taken off in the work of changing it. */
+const NEW_ROTOR: readonly Fact[] = ['swap:wheel', 'swap:rotor', 'confirm:rotor-off']
+
 export const ROTOR_GRAPH: Graph = {
-  'reading:rotorThickness': ['swap:wheel', 'swap:rotor'],
-  'reading:rotorMark': ['swap:wheel', 'swap:rotor'],
-  'reading:rotorRunout': ['confirm:wheel-seated', 'swap:rotor'],
+  'reading:rotorThickness': NEW_ROTOR,
+  'reading:rotorMark': NEW_ROTOR,
+  'reading:rotorRunout': ['confirm:wheel-seated', ...NEW_ROTOR],
+  'reading:rotorFace': NEW_ROTOR,
 }
 
 /** Rotor thickness below which it is not ridden without a mark of its own, mm. */
@@ -78,14 +90,14 @@ const UNSAFE_MM = 1.5
 const THICKEST_MM = 4
 
 /** A rotor goes by the minimum marked on it, else by a figure from memory. */
-export function rotorWindow({ number }: Looked): Window {
+export function rotorWindow({ number }: Looked, mostMm: number = THICKEST_MM): Window {
   const mark = number('rotorMark')
   const least = mark ?? UNSAFE_MM
   return windowOf('rotorThickness', {
     low: least,
-    high: THICKEST_MM,
+    high: mostMm,
     unsafe: { below: least, say: `under ${least.toFixed(1)} mm it fades and breaks` },
-    text: `Not below ${least.toFixed(1)} mm${mark === undefined ? ', where its own mark is not known' : ', marked on it'}.`,
+    text: `Not below ${least.toFixed(1)} mm${mark === undefined ? ', where its own mark is not known' : ', marked on it'}; the caliper takes at most ${mostMm.toFixed(1)} mm.`,
     source: mark === undefined ? MEMORY : OWN_MARK,
   })
 }

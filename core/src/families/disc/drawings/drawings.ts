@@ -1,0 +1,13 @@
+import type { Drawings } from '../../../brake/drawings.ts'
+import { SEAT, STANDING } from '../../../stack/drawings/details.ts'
+import type { DiscKind } from '../kind.ts'
+import { CHANGE_PICTURES } from './change-pictures.ts'
+import { discPads, HEIGHT, ROTOR } from './details.ts'
+import { DISC_PICTURES } from './pictures.ts'
+import { ROTORS } from './rotor-change.ts'
+
+/** A disc’s parts by themselves. */
+export const discDrawings = (kind: DiscKind): Drawings => ({
+  details: [ROTOR, ROTORS, HEIGHT, STANDING, SEAT, discPads(kind)],
+  pictures: { ...DISC_PICTURES, ...CHANGE_PICTURES },
+})

@@ -1,0 +1,175 @@
+import type { AdjusterSpec } from '../../brake/adjuster.ts'
+import type { Dimensions, Here } from '../../brake/dimension.ts'
+import type { BrakeModel, Derived, Disturbance } from '../../brake/model.ts'
+import { NOTHING } from '../../brake/observation.ts'
+import { slopesOf } from '../../brake/slopes.ts'
+import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.ts'
+import { leverage } from '../../mechanics/lever.ts'
+import { rearSkidLimit, wantedStop } from '../../mechanics/stopping.ts'
+import { toRad } from '../../mechanics/vector.ts'
+import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import { discAdjusters } from './adjusters.ts'
+import { TOGETHER_KG } from './dimensions.ts'
+import { discFrame, discGhost } from './frame.ts'
+import { FREE_PLAY_MM, INPUTS, Q, Y } from './inputs.ts'
+import { type DiscKind, gapsOf } from './kind.ts'
+import { discSetting } from './schools.ts'
+import { type Caliper, gapsAtRest } from './squeeze.ts'
+import { discWindows } from './windows.ts'
+
+/** A share of the scatter that the model itself cannot explain, per reading’s unit. */
+const MODEL_SD: readonly number[] = [0.02, 0.02, 0.5, 0.1, 0.5, 1]
+/** Scatter of “which pad first” as an eye sees it, mm. */
+const TOUCH_SD = 0.05
+
+const WHEEL: Disturbance = { spread: { inner: 0.3, outer: 0.3 } }
+const LOOSE: Disturbance = { spread: { inner: 0.4, outer: 0.4 } }
+const PADS: Disturbance = { spread: { inner: 0.5, outer: 0.5 } }
+const CABLE: Disturbance = { spread: { slack: 5, freePlay: 0.5 } }
+const LEVER: Disturbance = { spread: { slack: 5, freePlay: 0.5, lever: 0.15 } }
+
+const DISTURBS: Readonly<Record<string, Disturbance>> = {
+  'confirm:wheel-seated': WHEEL,
+  'swap:wheel': WHEEL,
+  'swap:rotor': WHEEL,
+  'confirm:mount-loosened': LOOSE,
+  'confirm:caliper-set': LOOSE,
+  'swap:pads': PADS,
+  'confirm:anchor-loosened': CABLE,
+  'swap:cable': CABLE,
+  'swap:housing': CABLE,
+  'swap:lever': LEVER,
+  'swap:brake': 'forget',
+}
+
+/** The gaps further apart than an eye finds centred; both pads move and meet in the middle. */
+const GAP_DIFFERENCE: Derived = {
+  id: 'gapDifference',
+  of: ['gapInner', 'gapOuter'],
+  value: ([inner = 0, outer = 0]) => inner - outer,
+  say: (value, windows) =>
+    `gaps ${Math.abs(value).toFixed(2)} mm apart, at most ${windows.of.gapDifference?.high.toFixed(1)} mm`,
+}
+
+/** Half of the stop, where the load is one that only both brakes together stop. */
+const askedOf = (d: Dimensions): number => ((d.loadedMassKg as number) > TOGETHER_KG ? 0.5 : 1)
+
+/** What a stop asked of this brake takes at the cable, N; a heavy bicycle asks it of both brakes. */
+function stopTension(d: Dimensions, { end }: Here, ratio: number): number {
+  const of = (id: string) => d[id] as number
+  const skid = rearSkidLimit(of('tyreFriction'), of('wheelbaseMm'), of('cgHeightMm'), of('cgBehindFrontMm'))
+  const share = askedOf(d)
+  const tyreMm = of('beadSeatMm') / 2 + of('tyreWidthMm')
+  const forceN = of('loadedMassKg') * wantedStop(end, skid) * 9.80665 * share
+  return (forceN * tyreMm) / (2 * of('padFriction') * ratio * trackRadiusMm(d))
+}
+
+export const trackRadiusMm = (d: Dimensions): number => (d.rotorDiameterMm as number) / 2 - (d.trackInsideMm as number)
+
+/** A mechanical disc’s model. Refuses a cam that pulls no pad. */
+export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<BrakeModel> {
+  const of = (id: string) => d[id] as number
+  if (!(of('armMm') > 0 && of('leadMmPerRad') > 0))
+    return refuse('impossible-geometry', 'leadMmPerRad', 'The cam moves no pad. Accepted: an arm and a lead above 0.')
+  if (trackRadiusMm(d) < 30)
+    return refuse(
+      'impossible-geometry',
+      'rotorDiameterMm',
+      `A rotor of ${of('rotorDiameterMm')} mm has no track ${of('trackInsideMm')} mm inside its edge. Accepted: a track at least 30 mm from the axle.`,
+    )
+  const ratio = of('armMm') / of('leadMmPerRad')
+  const reach = of('leverReachMm')
+  const lever = { cableArmMm: of('leverCableArmMm'), fingerArmMm: of('leverFingerArmMm'), reachMm: reach }
+  const pulls = leverage(lever)
+  const efficiency = bendEfficiency(of('cableFriction'), toRad(of('bendDeg')))
+  const stiffness = inSeries(
+    wireStiffness(of('cableModulusGpa'), of('cableAreaMm2'), of('cableLengthMm')),
+    of('housingStiffness'),
+    of('brakeStiffness'),
+  )
+  const squeezeTensionN = Math.max(of('hardSqueezeN') * pulls * efficiency, stopTension(d, here, ratio))
+  const stretchMm = (pulls * squeezeTensionN) / stiffness
+  const gaps = gapsOf(kind)
+  const readings = [
+    gaps.inner.reading,
+    gaps.outer.reading,
+    'armStarts',
+    'armRest',
+    'biteTravel',
+    'reserve',
+    'gapDifference',
+    'armOff',
+  ]
+  const bothMove = kind === 'both-move'
+  const caliper: Caliper = { ratio, bothMove, rotorStiffness: of('rotorStiffness'), stiffness }
+
+  const predict = (q: ArrayLike<number>, y: Float64Array) => {
+    const own = ratio * Math.exp(q[Q.ratio] as number)
+    const [innerMm, outerMm, slackMm] = [q[Q.inner] as number, q[Q.outer] as number, q[Q.slack] as number]
+    const rest = gapsAtRest({ ...caliper, ratio: own }, { innerMm, outerMm, slackMm })
+    const finger = pulls * Math.exp(q[Q.lever] as number)
+    const free = q[Q.freePlay] as number
+    // A pad that presses at rest bends the rotor towards the other.
+    y[Y.inner] = rest.innerMm + Math.min(0, rest.outerMm)
+    y[Y.outer] = rest.outerMm + Math.min(0, rest.innerMm)
+    y[Y.armStarts] = finger * (free + Math.max(0, slackMm))
+    y[Y.armRest] = Math.max(0, -slackMm)
+    y[Y.bite] = finger * Math.max(0, free + slackMm + own * (innerMm + outerMm))
+    y[Y.reserve] =
+      reach - (y[Y.bite] as number) - (finger * squeezeTensionN) / (stiffness * Math.exp(q[Q.stiffness] as number))
+    y[Y.difference] = (y[Y.inner] as number) - (y[Y.outer] as number)
+    y[Y.off] = -slackMm
+  }
+  const adjusters: readonly AdjusterSpec[] = discAdjusters(kind, d, here)
+  const shown = { ...caliper, leverage: pulls, reachMm: reach }
+  return ok({
+    throw: {
+      lever,
+      freePlayMm: FREE_PLAY_MM,
+      squeezeTensionN,
+      stiffnessNPerMm: stiffness,
+      stretchTravelMm: stretchMm,
+    },
+    contactRatio: ratio,
+    asked: askedOf(d),
+    inputs: INPUTS,
+    readings,
+    adjusters,
+    steered: readings.filter((id) => id !== 'armOff' && (bothMove || id !== 'gapDifference')),
+    needed: [gaps.inner.reading, gaps.outer.reading, 'armStarts', 'armRest', 'biteTravel'],
+    derived: bothMove ? [GAP_DIFFERENCE] : [],
+    noTurnHelps: bothMove
+      ? 'The sum of the gaps belongs to the caliper: look at pads, rotor and lever.'
+      : 'Look at rotor and pads again; then choose another bite school.',
+    predict,
+    slopes: slopesOf(predict),
+    observe(id, value, spec) {
+      if (id === 'rotorTouch') {
+        if (value === 'both') return { kind: 'together', one: Y.inner, other: Y.outer, sd: TOUCH_SD }
+        if (value === 'inner') return { kind: 'order', nearer: Y.inner, further: Y.outer, sd: TOUCH_SD }
+        return value === 'outer' ? { kind: 'order', nearer: Y.outer, further: Y.inner, sd: TOUCH_SD } : undefined
+      }
+      const reading = readings.indexOf(id)
+      if (reading < 0 || reading === Y.difference || !spec || typeof value !== 'number') return undefined
+      const sd = Math.hypot(spec.sd, MODEL_SD[reading] ?? 0)
+      if (reading === Y.armRest)
+        return { kind: 'value', reading: Y.off, value, sd, ...(value <= NOTHING && { atMost: true as const }) }
+      const isGap = reading === Y.inner || reading === Y.outer
+      const atMost = value <= (isGap ? spec.sd / 2 : NOTHING) && ({ atMost: true } as const)
+      const atLeast = reading === Y.bite && value >= reach - spec.sd && ({ atLeast: true } as const)
+      return { kind: 'value', reading, value, sd, ...atMost, ...atLeast }
+    },
+    disturbs: (fact) => DISTURBS[fact],
+    windows: discWindows(kind, d, {
+      lever,
+      leverage: pulls,
+      ratio,
+      stretchMm,
+    }),
+    setting: (schools) => discSetting(schools, lever, FREE_PLAY_MM, ratio),
+    torqueNm: (tensionN, frictionShare) =>
+      (2 * of('padFriction') * frictionShare * ratio * tensionN * trackRadiusMm(d)) / 1000,
+    frame: (q, moment) => discFrame(kind, d, shown, q, adjusters, moment),
+    ghost: (expected) => discGhost(kind, expected),
+  })
+}

@@ -1,0 +1,259 @@
+import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
+import type { Source } from '../../calculation/source.ts'
+import { CLEAR_LIMIT, COVER_LIMIT, HUNG_LIMIT } from '../../stack/limits.ts'
+import type { DiscKind } from './kind.ts'
+
+const COMMON: Source = { kind: 'common-practice', title: 'Replaced at 1 mm of compound, or at the maker’s mark' }
+
+const feeler = lengths(0.05)
+const rule = lengths(0.3)
+const MEAN = 'feeler or wire against the light, the mean over one turn of the wheel'
+
+const gap = (id: string, title: string, shorthand: string, pad: string): ReadingSpec =>
+  feeler(id, title, shorthand, [0, 3], 'feeler', `${pad} to rotor: ${MEAN}.`, { decimals: 2 })
+
+const GAPS: Readonly<Record<'one' | 'both', readonly ReadingSpec[]>> = {
+  one: [gap('gapFixed', 'gap, fixed pad', 'gf', 'Fixed pad'), gap('gapMoving', 'gap, moving pad', 'gm', 'Moving pad')],
+  both: [
+    gap('gapInner', 'gap, inner pad', 'gi', 'Pad next to the wheel'),
+    gap('gapOuter', 'gap, outer pad', 'go', 'Pad away from the wheel'),
+  ],
+}
+
+export const gapReadings = (kind: DiscKind): readonly ReadingSpec[] => GAPS[kind === 'both-move' ? 'both' : 'one']
+
+const compound = (id: string, title: string, shorthand: string): ReadingSpec =>
+  rule(id, title, shorthand, [0, 10], 'caliper', 'What remains on its plate, at its thinnest.', {
+    sd: 0.1,
+    limit: {
+      low: 1,
+      high: 10,
+      unsafe: { atMost: 0.5, say: 'worn to its plate: 0.5 mm or less remains' },
+      text: 'At 1 mm of compound a pad is replaced; at 0.5 mm or less it is not ridden.',
+      source: COMMON,
+    },
+  })
+
+const clear = (id: string, title: string, shorthand: string, where: string): ReadingSpec =>
+  rule(id, title, shorthand, [-3, 15], 'feeler', `${where}, at its nearest over one turn. Touching is 0 or less.`, {
+    sd: 0.2,
+    limit: CLEAR_LIMIT,
+  })
+
+/** What is measured at every mechanical disc beside its gaps. Uncertainties are common practice with no source. */
+export const DISC_READINGS: readonly ReadingSpec[] = [
+  {
+    id: 'armStarts',
+    title: 'arm starts at',
+    shorthand: 'starts',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 1.5,
+    instrument: 'rule',
+    how: 'Squeeze slowly and watch the arm: finger travel at which it leaves its stop.',
+  },
+  rule(
+    'armRest',
+    'arm off its stop',
+    'rest',
+    [0, 15],
+    'thumb and rule',
+    'Lever at rest: how far a thumb can push the arm back.',
+    {
+      sd: 0.3,
+    },
+  ),
+  {
+    id: 'biteTravel',
+    title: 'bite',
+    shorthand: 'bite',
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 1.5,
+    instrument: 'rule',
+    how: 'Squeeze slowly; finger travel when both pads press, not when the first one touches.',
+  },
+  compound('padFixed', 'fixed or inner pad, compound', 'pfix'),
+  compound('padMoving', 'moving or outer pad, compound', 'pmov'),
+  clear('bodyClearTop', 'body clear above the rotor', 'btop', 'Rotor’s edge to the body of the caliper'),
+  clear('bodyClearBottom', 'body clear below the track', 'bbot', 'Rotor’s arms to the lower edge of the body'),
+  rule(
+    'padCover',
+    'pad on the track',
+    'cover-mm',
+    [0, 40],
+    'rule',
+    'How much of the pad’s height lies on the track, squeezed.',
+    { limit: COVER_LIMIT },
+  ),
+  rule(
+    'padHung',
+    'pad past the track',
+    'past',
+    [0, 10],
+    'rule',
+    'How much of the pad’s height hangs past the track, squeezed.',
+    { limit: HUNG_LIMIT },
+  ),
+  feeler(
+    'rotorWide',
+    'rotor diameter',
+    'rdia',
+    [100, 260],
+    'rule',
+    'Across the rotor, edge to edge; often printed on it.',
+    {
+      sd: 0.5,
+      dimension: 'rotorDiameterMm',
+    },
+  ),
+  feeler(
+    'rotorMost',
+    'thickest rotor the caliper takes',
+    'rmost',
+    [1.5, 3],
+    'read in the papers',
+    'From the caliper’s maker.',
+    {
+      sd: 0,
+      dimension: 'rotorMostMm',
+    },
+  ),
+  feeler(
+    'knobPitch',
+    'knob’s thread pitch',
+    'kp',
+    [0.3, 2],
+    'thread gauge',
+    'How far the pad moves in a whole turn of its knob.',
+    {
+      dimension: 'knobPitchMm',
+    },
+  ),
+  {
+    id: 'knobClicksATurn',
+    title: 'knob’s clicks in a turn',
+    shorthand: 'kc',
+    unit: 'click',
+    min: 4,
+    max: 60,
+    sd: 0.5,
+    instrument: 'counted',
+    how: 'Clicks in a whole turn of the knob; hold a felt-pen mark in sight.',
+    dimension: 'knobClicks',
+  },
+]
+
+const CLEAN = 'Wipe it with isopropyl alcohol and a clean cloth, gloves on, both faces.'
+const OILED =
+  'Oil on a pad does not come out by riding: replace both pads, or clean them by their maker’s way, and wipe the rotor.'
+const RUBS =
+  'The gauge does not explain that rub. See that the wheel is seated and the rotor true; then measure the gaps again.'
+
+/** What is looked at on every mechanical disc. */
+export const DISC_SEEN: readonly SeenSpec[] = [
+  {
+    id: 'rotorFace',
+    title: 'rotor’s faces',
+    shorthand: 'rface',
+    how: 'Hold it by its carrier and look at both faces in the light.',
+    options: [
+      { id: 'clean', title: 'clean' },
+      { id: 'dirty', title: 'dirty', remedy: CLEAN },
+      {
+        id: 'oily',
+        title: 'oily',
+        remedy: `${CLEAN} Then look at both pads: oil on the rotor is on them too.`,
+        stop: true,
+      },
+    ],
+  },
+  {
+    id: 'discPads',
+    title: 'pads’ faces',
+    shorthand: 'dface',
+    how: 'Brake off, look at both faces through the caliper, or with the pads out.',
+    options: [
+      { id: 'clean', title: 'clean' },
+      {
+        id: 'glazed',
+        title: 'shiny',
+        remedy: 'Take off a very thin layer with clean abrasive paper laid flat; wet the dust, do not blow.',
+      },
+      { id: 'oily', title: 'oily', remedy: OILED, stop: true },
+    ],
+  },
+  {
+    id: 'light',
+    title: 'light through the caliper',
+    shorthand: 'light',
+    how: 'Hold a torch or a white card behind and look along the rotor, before any knob is touched.',
+    options: [
+      { id: 'both', title: 'on both sides' },
+      { id: 'inner', title: 'none next to the wheel' },
+      { id: 'outer', title: 'none away from the wheel' },
+      {
+        id: 'askew',
+        title: 'a wedge: the body stands askew',
+        remedy: 'Loosen both caliper bolts and set the body along the rotor before any gap is measured.',
+      },
+    ],
+  },
+  {
+    id: 'rub',
+    title: 'wheel when spun',
+    shorthand: 'spun',
+    how: 'Spin the wheel, squeeze, let go, and spin it again. Stand to the side.',
+    options: [
+      { id: 'none', title: 'runs free' },
+      { id: 'once', title: 'touches once a turn, runs on' },
+      { id: 'fixed', title: 'drags on the pad next to the wheel', remedy: RUBS, stop: true },
+      { id: 'moving', title: 'drags on the pad away from it', remedy: RUBS, stop: true },
+      {
+        id: 'shell',
+        title: 'touches the body',
+        remedy: 'The rotor touches the caliper’s body: it must go further out. Look at its spacers and bracket.',
+        stop: true,
+      },
+    ],
+  },
+]
+
+/** Which pad meets the rotor first, where both move. */
+export const ROTOR_TOUCH: SeenSpec = {
+  id: 'rotorTouch',
+  title: 'meets the rotor first',
+  shorthand: 'first',
+  how: 'Squeeze slowly against the light: which pad meets the rotor first.',
+  options: [
+    { id: 'inner', title: 'inner pad', told: 'the inner pad meets the rotor first' },
+    { id: 'both', title: 'both', told: 'both pads meet the rotor together' },
+    { id: 'outer', title: 'outer pad', told: 'the outer pad meets the rotor first' },
+  ],
+}
+
+export const KNOB_SEEN: SeenSpec = {
+  id: 'knobCounted',
+  title: 'knob’s pitch and clicks',
+  shorthand: 'kcount',
+  how: 'Counted on this caliper, a click is known; of the book, it is learnt.',
+  trait: 'knobCounted',
+  options: [
+    { id: 'book', title: 'of the book' },
+    { id: 'counted', title: 'counted on this caliper' },
+  ],
+}
+
+export const ASSISTED_SEEN: SeenSpec = {
+  id: 'assisted',
+  title: 'motor',
+  shorthand: 'motor',
+  how: 'Whether a motor drives this bicycle.',
+  trait: 'assisted',
+  options: [
+    { id: 'no', title: 'none' },
+    { id: 'yes', title: 'assisted by a motor' },
+  ],
+}
