@@ -87,7 +87,7 @@ test('a dead brake begins with its quick-release', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, 'work dead')
-  await expect(next(page)).toContainText('close the brake’s quick-release, hook the guide pipe')
+  await expect(next(page)).toContainText('close the quick-release, hook the guide pipe')
 })
 
 // Handbook: pads are matched by shape and size; pads changed means pads looked at again before the bite.
@@ -100,9 +100,9 @@ test('pads from the drawer: taken, written down, and everything that stood on th
   await page.getByRole('button', { name: /^Pads: in its window/ }).click()
   const spares = page.getByRole('region', { name: 'Pads in the drawer' })
   await writeOnTape(page, 'plen 55')
-  await expect(spares).toContainText('the same size, 3 left')
+  await expect(spares).toContainText('the same size, 3 at hand')
   await spares.getByRole('button', { name: 'Put on Pads, cartridge' }).click()
-  await expect(spares).toContainText('2 left')
+  await expect(spares).toContainText('2 at hand')
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('Pads, cartridge')
   await expect(next(page)).toContainText('Measure the compound on both pads')
 })

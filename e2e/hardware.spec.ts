@@ -88,7 +88,10 @@ test('with the server away it waits in the outbox through a reload, and is writt
   await expect(page.getByText('Waits for the server: Away 1 front: a linear-pull brake')).toBeVisible()
   await page.unroute(changes)
   await expect(page.getByRole('link', { name: 'Hardware of Away 1' })).toBeVisible()
-  const rack = await (await fetch(`${shop.url}/api/bicycles`)).json()
-  const away = rack.filter((each: { name: string }) => each.name === 'Away 1')
-  expect(away).toMatchObject([{ brakes: [{ end: 'front', family: 'linear-pull' }] }])
+  const away = async () => {
+    const rack = await (await fetch(`${shop.url}/api/bicycles`)).json()
+    return rack.filter((each: { name: string }) => each.name === 'Away 1')
+  }
+  // Its brakes are sent after the bicycle.
+  await expect.poll(away).toMatchObject([{ brakes: [{ end: 'front', family: 'linear-pull' }] }])
 })

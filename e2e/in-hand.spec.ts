@@ -49,14 +49,29 @@ async function byKeys(page: Page): Promise<void> {
   await expect.poll(() => log.count()).toBeGreaterThan(written)
 }
 
-const FAMILIES = ['linear-pull', 'cantilever', 'centre-pull', 'single-pivot', 'dual-pivot'] as const
+const FAMILIES = [
+  'linear-pull',
+  'cantilever',
+  'centre-pull',
+  'single-pivot',
+  'dual-pivot',
+  'disc-fixed-pad',
+  'disc-two-adjusters',
+  'drum',
+] as const
+
+/** A drum that has both force and travel for its load: the book’s small one comes to the bar, and its sheet says so first. */
+const STOPS = {
+  drumRadiusMm: { value: 45, provenance: 'measured' },
+  loadedMassKg: { value: 60, provenance: 'measured' },
+}
 
 for (const family of FAMILIES) {
   test(`${family}: at every act and every size, what to do, its first field and the button that ends it are in sight`, async ({
     page,
   }) => {
     test.setTimeout(240_000)
-    const brakeId = await shop.newBrake(`In hand, ${family}`, family, 'rear')
+    const brakeId = await shop.newBrake(`In hand, ${family}`, family, 'rear', 5, family === 'drum' ? STOPS : {})
     const jobId = await shop.newJob(brakeId)
     await page.goto(`${shop.url}/stand/${jobId}`)
     await expect(next(page)).toBeVisible()
@@ -64,7 +79,8 @@ for (const family of FAMILIES) {
       const said = (await next(page).textContent()) ?? ''
       for (const [width, height] of SIZES) {
         await page.setViewportSize({ width, height })
-        const turn = width === 1280 && said.toUpperCase().includes('NEXT TURN')
+        // A disc has six gauges: under a long turn the last of them are scrolled to.
+        const turn = width === 1280 && said.toUpperCase().includes('NEXT TURN') && !family.startsWith('disc')
         await expect
           .poll(() => hidden(page, turn), { message: `${said.slice(0, 80)} at ${width}×${height}` })
           .toEqual([])
@@ -244,8 +260,10 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   await page.getByRole('link', { name: 'Drawer' }).click()
   await expect(page.getByRole('grid', { name: 'Parts in the drawer' })).toContainText('Sleeve nut')
   await page.getByRole('link', { name: 'Handbook' }).click()
+  await expect(page.getByRole('region', { name: 'What is the matter' })).toBeVisible()
+  await page.getByRole('link', { name: 'Cautions' }).click()
   await expect(page.getByRole('region', { name: 'Cautions' })).toBeVisible()
-  await page.getByRole('link', { name: 'Rack' }).click()
+  await page.getByRole('link', { name: 'Rack', exact: true }).click()
   await page.getByRole('button', { name: 'New bicycle' }).click()
   await page.getByLabel('name or number').fill('Away 9')
   await page.getByRole('button', { name: 'Hang it up' }).click()
@@ -288,7 +306,7 @@ test('the drawer is a table one walks by arrow keys and sorts by its heads; a fi
   const table = page.getByRole('grid', { name: 'Parts in the drawer' })
   const first = table.getByRole('row').nth(1)
   await page.getByRole('columnheader', { name: 'on hand' }).click()
-  await expect(first).toContainText(/−1\+/)
+  await expect(first).toContainText(/−0\+/)
   await page.getByRole('columnheader', { name: 'on hand' }).click()
   await expect(first).toContainText('200')
   await page.getByRole('button', { name: 'Read a CSV' }).click()

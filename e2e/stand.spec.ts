@@ -23,7 +23,7 @@ test('keyboard alone: tape, strike, turn back, working, stations', async ({ page
   for (let letter = 0; letter < 6; letter += 1) await page.keyboard.press('Backspace')
   await page.keyboard.type('off 0')
   await page.keyboard.press('Enter')
-  await expect(next(page)).toContainText('Measure its wall')
+  await expect(next(page)).toContainText('Measure the rim’s wall')
 
   // What is seen is chosen with the arrow keys, what is measured is typed.
   await page.keyboard.press('m')
@@ -35,7 +35,7 @@ test('keyboard alone: tape, strike, turn back, working, stations', async ({ page
   await page.keyboard.press('Tab')
   await page.keyboard.press('Space')
   await page.keyboard.press('Enter')
-  await expect(next(page)).toContainText('Measure in the lever')
+  await expect(next(page)).toContainText('Measure the lever')
   await writeOnTape(page, SOUND.slice(SOUND.indexOf('lp')))
   await expect(next(page)).toContainText('Measure both gaps')
 
@@ -104,7 +104,7 @@ test('did something else, a screw at its end, the school, inches and the night s
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText(/left screw (in|out)/)
 
   await writeOnTape(page, 'rsat 5.5 rs +1')
-  await expect(page.getByRole('alert')).toContainText('only ½ turn left that way')
+  await expect(page.getByRole('alert')).toContainText('only ½ turn to go that way')
   await leaveTape(page)
 
   await page.getByText('Write something else').click()
@@ -163,6 +163,8 @@ for (const sheet of ['light', 'dark'] as const) {
       ['/'],
       [`/stand/${await shop.job('Hire 06', 'rear')}`],
       [`/stand/${await shop.job('Tourer 1', 'front')}`],
+      [`/stand/${await shop.job('Assisted 1', 'rear')}`],
+      [`/stand/${await shop.job('Roadster 2', 'rear')}`, '2'],
       [cross, '2'],
       [cross, '6'],
       ['/drawer'],

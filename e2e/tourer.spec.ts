@@ -41,7 +41,7 @@ test('the tourer’s bridge: reach, a sleeve nut from the drawer, one wall drill
   await next(page).getByRole('button', { name: 'Save' }).click()
 
   await until(page, 'Measure the holes')
-  await expect(page.getByText('drawn in section once it is measured')).toBeVisible()
+  await expect(page.locator('[data-dimension="holeFront"]')).toBeVisible()
   // The section is drawn while the last figures are still being typed.
   await next(page).getByRole('button', { name: 'Read the practice gauge' }).click()
   await expect(page.getByRole('img', { name: /B · sleeve nut let into the back, in section/ })).toContainText(
@@ -154,7 +154,7 @@ test('gear housing is refused in words and cannot be skipped', async ({ page }) 
   await expect(page.getByRole('alert')).toContainText('is not skipped')
   await leaveTape(page)
   await next(page).getByRole('button', { name: 'Housing replaced' }).click()
-  await expect(next(page)).toContainText('Look at the housing')
+  await expect(next(page)).toContainText('Look again: housing')
 })
 
 test('a sudden rub goes from the wheel to the gaps', async ({ page }) => {

@@ -26,7 +26,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   await expect(next(page)).toContainText('bursts under the tyre')
   await page.getByRole('link', { name: 'Job sheet, to print' }).click()
   await expect(page.getByText(/Not to be ridden\. Closed unreleased by/)).toBeVisible()
-  await expect(page.getByRole('columnheader', { name: 'as left' })).toBeVisible()
+  await expect(page.getByRole('columnheader', { name: 'now', exact: true })).toBeVisible()
 
   await page.goto(shop.url)
   await page.getByRole('radio', { name: /^not to be ridden/ }).click()
@@ -62,7 +62,7 @@ test('a confirmation has two answers, by touch, key and tape, and a release is t
 
 test('loosening a shoe asks for everything that stood on it', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 11', 'front')}`)
-  await expect(next(page)).toContainText('Measure its wall')
+  await expect(next(page)).toContainText('Measure the rim’s wall')
   await writeOnTape(page, `wheel ok hub ok lat 0.4 rad 0.3 off 0 ${SOUND}`)
   await expect(next(page)).toContainText('Measure both gaps')
   await writeOnTape(page, 'loose shoes')

@@ -69,7 +69,13 @@ export async function workshop(port: number, ...flags: readonly string[]) {
       return found.job.id
     },
     /** A bicycle with one brake of this family, as a practice gauge reads it, and its id. */
-    async newBrake(name: string, family: string, end: 'front' | 'rear'): Promise<string> {
+    async newBrake(
+      name: string,
+      family: string,
+      end: 'front' | 'rear',
+      practiceSeed = 5,
+      dimensions = {},
+    ): Promise<string> {
       const made = async (path: string, body: unknown) => {
         const answer = await fetch(`${url}/api/${path}`, {
           method: 'POST',
@@ -79,7 +85,7 @@ export async function workshop(port: number, ...flags: readonly string[]) {
         return ((await answer.json()) as { id: string }).id
       }
       const bicycleId = await made('bicycles', { name })
-      return made('brakes', { bicycleId, hardware: { family, end, dimensions: {}, practiceSeed: 5 } })
+      return made('brakes', { bicycleId, hardware: { family, end, dimensions, practiceSeed } })
     },
     async newJob(brakeId: string): Promise<string> {
       const answer = await fetch(`${url}/api/jobs`, {

@@ -2,7 +2,7 @@
 export type Arrows = Readonly<Record<string, readonly string[]>>
 
 const PHYSICS = ['outcome', 'quantity', 'calculation', 'mechanics', 'linkages', 'reference', 'calculations'] as const
-const CAPABILITIES = ['cable', 'match', 'mount', 'pads'] as const
+const CAPABILITIES = ['cable', 'match', 'mount', 'pads', 'stack'] as const
 const OWN_STAND = [...PHYSICS, 'brake', 'bench', ...CAPABILITIES] as const
 
 /** Inside the core, from the ground up: physics, what a brake is, capabilities, families, and the rooms above them. */
@@ -21,9 +21,11 @@ export const CORE: Arrows = {
   cable: ['outcome', 'calculation', 'calculations', 'brake', 'match'],
   bench: ['calculation', 'brake', 'cable', 'match'],
   mount: ['outcome', 'calculation', 'calculations', 'reference', 'drawer', 'brake', 'bench'],
+  stack: ['outcome', 'calculation', 'calculations', 'drawer', 'brake'],
   pads: ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'stand', 'cable'],
   'families/rim': OWN_STAND,
   'families/disc': OWN_STAND,
+  'families/drum': OWN_STAND,
   'families/linear-pull': [...OWN_STAND, 'families/rim'],
   'families/cantilever': [...OWN_STAND, 'families/rim'],
   'families/centre-pull': [...OWN_STAND, 'families/rim'],
@@ -37,11 +39,14 @@ export const CORE: Arrows = {
   passes: ['outcome', 'brake', 'stand', 'dial-in', 'simulate', 'workshop'],
   workshop: [
     'outcome',
+    'reference',
     'brake',
     'bench',
     'stand',
     'dial-in',
     'run-sheet',
+    'families/disc',
+    'families/drum',
     'families/linear-pull',
     'families/cantilever',
     'families/centre-pull',
@@ -66,7 +71,7 @@ export const WEB: Arrows = {
   hardware: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   rack: ['data', 'drawing', 'ui', 'waiting'],
   drawer: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
-  handbook: ['app', 'ui'],
+  handbook: ['app', 'data', 'drawing', 'ui'],
   print: ['app', 'data', 'drawing', 'ui'],
 }
 

@@ -8,11 +8,13 @@ import { planMount } from '@overhaul/core/mount/plan'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { driftOutline } from '@overhaul/core/pads/drift-outline'
 import { driftOf } from '@overhaul/core/pads/pads'
-import { type Bicycle, bookBicycle, fleetBrake } from '@overhaul/core/passes/fleet'
-import { habitOf } from '@overhaul/core/passes/habit'
+import { contestOf } from '@overhaul/core/passes/contest'
+import { type Bicycle, bookBicycle } from '@overhaul/core/passes/fleet'
 import { judged } from '@overhaul/core/passes/trial'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
+import { planStacks } from '@overhaul/core/stack/plan'
+import type { Entry } from '@overhaul/core/stand/entries'
 import { fold } from '@overhaul/core/stand/fold'
 import { BRIDGE } from '@overhaul/core/testing/mount'
 import { FAMILIES, findFamily } from '@overhaul/core/workshop/families'
@@ -26,22 +28,24 @@ const bicycles: readonly Bicycle[] = FAMILIES.map(bookBicycle)
 
 const LONG = 60
 
-function longLog(bicycle: Bicycle) {
+/** A log as long as a stubborn brake makes it, by the hand that needs most passes. */
+function longLog(bicycle: Bicycle): readonly Entry[] {
+  const { draw, habit } = contestOf(bicycle)
   for (let seed = 1; ; seed += 1) {
-    const { log } = judged(bicycle, fleetBrake(bicycle, seed), habitOf(bicycle))
-    if (log.length >= LONG) return { seed, log: log.slice(0, LONG) }
+    const { log } = judged(bicycle, draw(seed, 'usual'), habit)
+    if (log.length >= LONG) return log.slice(0, LONG)
   }
 }
 
 function adviceLine(bicycle: Bicycle): Line {
   const { family, model } = bicycle
   const kit = kitOf(family)
-  const { seed, log } = longLog(bicycle)
-  const { right } = fleetBrake(bicycle, seed)
+  const log = longLog(bicycle)
+  const windows = model.windows(bicycle.schools, { number: () => undefined, seen: () => undefined })
   const times = Array.from({ length: 1000 }, () => {
     const start = performance.now()
     const state = fold(kit, model, log)
-    advise(believe(kit, model, state), state, right)
+    advise(believe(kit, model, state), state, windows)
     return performance.now() - start
   }).slice(400)
   return {
@@ -55,7 +59,7 @@ function adviceLine(bicycle: Bicycle): Line {
 function frameLine(bicycle: Bicycle): Line {
   const { family, model } = bicycle
   const kit = kitOf(family)
-  const { log } = longLog(bicycle)
+  const log = longLog(bicycle)
   const belief = believe(kit, model, fold(kit, model, log))
   const { q } = standingWalk(belief)
   const times = Array.from({ length: 2000 }, (_, index) => {
@@ -73,7 +77,7 @@ function frameLine(bicycle: Bicycle): Line {
 
 function sheetLine(bicycle: Bicycle): Line {
   const { family } = bicycle
-  const { log } = longLog(bicycle)
+  const log = longLog(bicycle)
   const job = expectOk(openJob({ family: family.id, end: 'rear', dimensions: {} }, log))
   const times = Array.from({ length: 2000 }, () => {
     const start = performance.now()
@@ -165,6 +169,56 @@ function plansLine(): Line {
   }
 }
 
+/** A caliper on posts, a larger rotor, and a drawer of spacers, bolts and brackets of many sizes. */
+function stacksLine(): Line {
+  const part = (kind: Part['kind'], index: number, dimensions: Record<string, number>): Part => ({
+    id: `${kind}${index}`,
+    code: `${kind}${index}`,
+    kind,
+    name: `${kind} ${index}`,
+    dimensions,
+    material: '',
+    minimum: 0,
+    count: index % 5,
+  })
+  const stock = Array.from({ length: 60 }, (_, index) => [
+    part('spacer', index, { thicknessMm: 0.25 * (1 + (index % 30)), holeMm: 6.2 }),
+    part('bolt', index, { threadMm: 6, pitchMm: 1, underHeadMm: 12 + (index % 30) }),
+    part('bracket', index, { spacingMm: 74, riseMm: index / 2, footMm: 8, threadDepthMm: 12 }),
+  ]).flat()
+  const times = Array.from({ length: 60 }, (_, index) => {
+    const start = performance.now()
+    planStacks(
+      {
+        rotorBeforeMm: 160,
+        rotorAfterMm: 180,
+        trackBeforeMm: 16,
+        trackAfterMm: 16,
+        spacingMm: 74,
+        bracketMm: 0,
+        spacersMm: 0,
+        topMm: 1 + (index % 10) / 10,
+        bottomMm: 1.5,
+        padEdgeMm: 0.5,
+        padHeightMm: 15,
+        earMm: 8,
+        boltMm: 20,
+        frameThreadMm: 14,
+        frameMetal: 'aluminium',
+        bracketThreadMm: undefined,
+      },
+      stock,
+    )
+    return performance.now() - start
+  }).slice(10)
+  return {
+    what: 'stacks of bracket and spacers, drawer of 180 kinds, p95',
+    value: quantile(times, 0.95),
+    unit: 'ms',
+    limit: 50,
+  }
+}
+
 const lines: readonly Line[] = [
   ...bicycles.map(adviceLine),
   ...bicycles.map(frameLine),
@@ -172,6 +226,7 @@ const lines: readonly Line[] = [
   driftLine(),
   ...straddleLines(),
   plansLine(),
+  stacksLine(),
   ...(await benchServer()),
   ...(await benchScreen()),
 ]

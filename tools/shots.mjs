@@ -16,11 +16,7 @@ const VIEWS = [
   { name: 'rack', at: '/' },
   { name: 'stand', job: ['Hire 04', 'front'] },
   { name: 'stand-night', job: ['Hire 06', 'rear'], night: true },
-  {
-    name: 'stand-measure',
-    job: ['Hire 20', 'rear'],
-    act: (page) => page.getByRole('button', { name: 'Read the practice gauge' }).click(),
-  },
+  { name: 'stand-drum', job: ['Roadster 2', 'rear'] },
   { name: 'stand-wheel', job: ['Hire 07', 'rear'] },
   { name: 'stand-squeezed', job: ['Hire 04', 'front'], act: squeeze },
   { name: 'stand-working', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('w') },
@@ -31,20 +27,20 @@ const VIEWS = [
     job: ['Tourer 1', 'front'],
     act: (page) => page.getByRole('region', { name: 'Ways of mounting' }).evaluate((ways) => ways.scrollIntoView()),
   },
-  { name: 'stand-match', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('2') },
-  { name: 'stand-pads', job: ['Hire 16', 'rear'], act: (page) => bring(page, '5', 'Drift') },
-  { name: 'stand-caliper', job: ['Folder 1', 'front'] },
-  { name: 'stand-straddle', job: ['Cross 1', 'front'], act: (page) => bring(page, '2', 'Straddle cable') },
-  { name: 'stand-cable', job: ['Cross 1', 'front'], act: (page) => bring(page, '6', 'Cable’s way') },
+  { name: 'stand-disc', job: ['Cargo 1', 'front'] },
+  { name: 'stand-pads', job: ['Hire 16', 'rear'], act: (page) => bring(page, 'Pads', 'Drift') },
+  { name: 'stand-stack', job: ['Assisted 1', 'rear'] },
+  { name: 'stand-straddle', job: ['Cross 1', 'front'], act: (page) => bring(page, 'Match', 'Straddle cable') },
+  { name: 'stand-cable', job: ['Cross 1', 'front'], act: (page) => bring(page, 'Cable', 'Cable’s way') },
   { name: 'hardware', bicycle: 'Cross 1', act: (page) => page.getByLabel('boss to straddle end, up').click() },
   { name: 'drawer', at: '/drawer' },
-  { name: 'handbook', at: '/handbook' },
+  { name: 'handbook', at: '/handbook/station/pads' },
   { name: 'job-sheet', sheet: ['Hire 04', 'rear'] },
 ]
 
 /** Goes to a station and brings one of its notes to the top. */
 async function bring(page, station, region) {
-  await page.keyboard.press(station)
+  await page.getByRole('button', { name: new RegExp(`^${station}`) }).click()
   await page.getByRole('region', { name: region }).evaluate((each) => each.scrollIntoView())
 }
 
@@ -81,24 +77,27 @@ build()
 mkdirSync(OUT, { recursive: true })
 const data = mkdtempSync(join(tmpdir(), 'overhaul-shots-'))
 const server = await startServer(data)
-const browser = await chromium.launch(CHROMIUM)
-for (const view of VIEWS) {
-  const [width, height] = view.size ?? [1280, 800]
-  const context = await browser.newContext({
-    viewport: { width, height },
-    colorScheme: view.night ? 'dark' : 'light',
-    locale: 'en-GB',
-    timezoneId: 'UTC',
-  })
-  const page = await context.newPage()
-  await page.goto(BASE + (await pathOf(view)))
-  await page.waitForTimeout(900)
-  await view.act?.(page)
-  await page.waitForTimeout(300)
-  await page.screenshot({ path: join(OUT, `${view.name}.png`) })
-  await context.close()
-  console.log(`docs/screenshots/${view.name}.png`)
+try {
+  const browser = await chromium.launch(CHROMIUM)
+  for (const view of VIEWS) {
+    const [width, height] = view.size ?? [1280, 800]
+    const context = await browser.newContext({
+      viewport: { width, height },
+      colorScheme: view.night ? 'dark' : 'light',
+      locale: 'en-GB',
+      timezoneId: 'UTC',
+    })
+    const page = await context.newPage()
+    await page.goto(BASE + (await pathOf(view)))
+    await page.waitForTimeout(900)
+    await view.act?.(page)
+    await page.waitForTimeout(300)
+    await page.screenshot({ path: join(OUT, `${view.name}.png`) })
+    await context.close()
+    console.log(`docs/screenshots/${view.name}.png`)
+  }
+  await browser.close()
+} finally {
+  server.kill('SIGTERM')
+  rmSync(data, { recursive: true, force: true })
 }
-await browser.close()
-server.kill('SIGTERM')
-rmSync(data, { recursive: true, force: true })

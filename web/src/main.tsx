@@ -3,10 +3,11 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource/barlow-condensed/latin-500.css'
 import '@fontsource/barlow-condensed/latin-600.css'
 import { QueryClientProvider } from '@tanstack/react-query'
-import { lazy, StrictMode, Suspense } from 'react'
+import { StrictMode, Suspense } from 'react'
 import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
+import { lazily } from './app/lazily.ts'
 import { NotFound } from './app/NotFound.tsx'
 import { Shell } from './app/Shell.tsx'
 import { startChanges } from './data/changes.ts'
@@ -15,9 +16,10 @@ import { startOutbox } from './data/outbox.ts'
 import { catchUp, fetchRooms, queryClient, readAnew, refreshBicycle } from './data/queries.ts'
 
 /** What passes is seldom said: it comes after the room. */
-const Notices = lazy(async () => ({ default: (await import('./ui/Notices.tsx')).Notices }))
+const Notices = lazily(async () => (await import('./ui/Notices.tsx')).Notices)
 
-type Room = () => Promise<{ default: () => React.ReactNode }>
+/** A room, and what it fetches only when it is asked for. */
+type Room = () => Promise<{ default: () => React.ReactNode; fetchParts?: () => Promise<unknown> }>
 
 const ROOMS: Readonly<Record<string, Room>> = {
   '/': () => import('./rack/RackPage.tsx'),
@@ -27,7 +29,7 @@ const ROOMS: Readonly<Record<string, Room>> = {
   '/jobs/:jobId/sheet': () => import('./print/SheetPage.tsx'),
   '/drawer': () => import('./drawer/DrawerPage.tsx'),
   '/share': () => import('./door/SharePage.tsx'),
-  '/handbook': () => import('./handbook/HandbookPage.tsx'),
+  '/handbook/:page?/:id?': () => import('./handbook/HandbookPage.tsx'),
 }
 
 const router = createBrowserRouter([
@@ -49,8 +51,7 @@ const QUIET_MS = 3000
 
 /** Once this screen is quiet, the rooms not opened yet are fetched: they open while the server is away, too. */
 async function fetchAhead(): Promise<void> {
-  for (const load of Object.values(ROOMS)) await load()
-  await (await import('./panels/panels.tsx')).fetchPanels()
+  for (const load of Object.values(ROOMS)) await (await load()).fetchParts?.()
   await fetchRooms()
 }
 setTimeout(() => fetchAhead().catch((error) => console.error(error)), QUIET_MS)

@@ -16,6 +16,16 @@ const UPRIGHT: Source = {
   title: 'An upright rider tips at about 0.56 g; Wilson, Bicycling Science (from memory)',
 }
 
+/** A dimension of a family’s own, its book figure from memory. */
+export const bookOwn = (
+  id: string,
+  title: string,
+  unit: DimensionSpec['unit'],
+  book: number,
+  min: number,
+  max: number,
+): DimensionSpec => ({ id, title, unit, book, min, max, source: FROM_MEMORY })
+
 /** What every cable-pulled brake has, whatever presses on whatever: a wheel and its load, a lever, a cable. */
 export const COMMON_DIMENSIONS: readonly DimensionSpec[] = [
   { id: 'tyreWidthMm', title: 'tyre width', unit: 'mm', book: 37, min: 15, max: 80, source: FROM_MEMORY },

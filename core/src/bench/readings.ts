@@ -124,7 +124,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     max: 120,
     sd: 2,
     instrument: 'rule',
-    how: 'Squeeze hard; what is left between blade and bar at the finger.',
+    how: 'Squeeze hard; from blade to bar at the finger.',
   },
 ]
 

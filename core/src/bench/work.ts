@@ -11,3 +11,15 @@ export const workSeen = (works: readonly WorkSpec[]): SeenSpec => ({
   how: works.map(({ title, says }) => `${title}: ${says}`).join(' '),
   options: works.map(({ id, title }) => ({ id, title })),
 })
+
+/** What a job can be for at any brake; fitting it is another thing at each. */
+export const worksWith = (fitting: string): readonly WorkSpec[] => [
+  { id: 'adjust', title: 'adjusting', says: 'The whole sheet; the brake stays on its frame.' },
+  { id: 'fit', title: 'fitting the brake', says: fitting },
+  {
+    id: 'rub',
+    title: 'a sudden rub',
+    says: 'A short sheet: the wheel first, as a sudden rub usually sits there (common practice), then gaps and bite.',
+  },
+  { id: 'dead', title: 'a dead brake', says: 'The whole sheet, what is only open or unhooked first.' },
+]

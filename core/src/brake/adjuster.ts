@@ -20,8 +20,8 @@ export interface Move {
 export interface Contact {
   /** The sign of the amounts that wind it in. */
   readonly inward: 1 | -1
-  /** Its input where it meets, and how well ear and hand find that; in the input’s own unit. */
-  readonly at: number
+  /** Its input where ear and hand find that it meets, and how well they do; in the input’s own unit. */
+  readonly at: Readonly<Record<From['contact'], number>>
   readonly sd: Readonly<Record<From['contact'], number>>
 }
 
@@ -40,6 +40,8 @@ export interface AdjusterSpec {
   /** The model input it drives and the book effect on it, per unit. */
   readonly input: string
   readonly book: number
+  /** What it gives another input of what it does to its own: −1 where it gives what it takes. */
+  readonly also?: { readonly input: string; readonly share: number }
   /** Standard deviation of the logarithm of its true effect over the book's. */
   readonly effectSpread: number
   /** Lost motion on reversal, in its own unit. */

@@ -1,9 +1,10 @@
 import type { Worked } from '../calculation/calculation.ts'
 import type { Outcome } from '../outcome/outcome.ts'
 import type { DimensionSpec, Dimensions, Here, TraitSpec } from './dimension.ts'
-import type { Graph } from './graph.ts'
+import type { Drawings } from './drawings.ts'
+import type { Fact, Graph } from './graph.ts'
 import type { BrakeModel } from './model.ts'
-import type { Looked, OnStand } from './on-stand.ts'
+import type { InWork, Looked, OnStand } from './on-stand.ts'
 import type { PlanSpec } from './plan.ts'
 import type { ReadingSpec, SeenSpec } from './reading.ts'
 import type { SchoolSpec } from './school.ts'
@@ -48,6 +49,8 @@ export interface Family {
     readonly bite: readonly string[]
     readonly centre: readonly string[]
     readonly beside?: string
+    /** Readings of finger travel beside the bite: shown on the lever. */
+    readonly lever?: readonly string[]
     /** How they are asked for together: “both gaps and the bite”. */
     readonly say: string
   }
@@ -62,9 +65,13 @@ export interface Family {
   readonly fit: (d: Dimensions, here: Here) => Outcome<BrakeModel>
   /** Refuses measurements that contradict each other. */
   readonly check?: (looked: Looked) => Outcome<true>
+  /** Refuses what must not be done to it as it stands, saying what to do where it was done. */
+  readonly allows?: (fact: Fact, at: InWork) => Outcome<true>
   /** Share of the dry friction that is left in the wet, by what was seen; a half (from memory) if not given. */
   readonly wetShare?: (looked: Looked) => number
   /** The working behind the drawing, with the dimensions it was made of. */
   readonly worked?: (at: OnStand) => { readonly dimensions: readonly string[]; readonly worked: Outcome<Worked> }
   readonly sections?: (at: OnStand) => readonly Section[]
+  /** Its parts by themselves, and what is looked at: fetched once they are to be seen. */
+  readonly drawings?: () => Promise<Drawings>
 }

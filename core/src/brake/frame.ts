@@ -15,6 +15,11 @@ export type ShapeRole =
   | 'bolt'
   | 'screw'
   | 'axis'
+  | 'frame'
+  | 'skin'
+  | 'ghost'
+  | 'limit'
+  | 'fault'
 
 /** One shape of a drawing, in mm. */
 export type Shape<Role extends string = ShapeRole> =
@@ -38,6 +43,10 @@ export interface DimensionLine {
   readonly id: string
   readonly from: Point
   readonly to: Point
+  /** The line stands this far beside them, mm, to the left of the way from one to the other; witness lines lead to it. */
+  readonly beside?: number
+  /** What it is where it is no plain length: a force along it, the diameter of what is round, the radius of a curve. */
+  readonly of?: 'force' | 'diameter' | 'radius'
   /** The reading in hand: drawn strongest. */
   readonly strong?: true
 }
@@ -80,6 +89,10 @@ export interface Frame {
   readonly bounds: { readonly min: Point; readonly max: Point }
   /** Tension in the cable at the brake, N; 0 before the pads press. */
   readonly tensionN: number
+  /** Where it is seen from, if not from the saddle: it has then no left and right to flip. */
+  readonly seenFrom?: string
+  /** It is drawn otherwise as the wheel turns. */
+  readonly turns?: true
 }
 
 /** What a frame is asked for: how far the finger has pulled, how far the wheel has turned, which reading is in hand. */

@@ -4,7 +4,7 @@ import { type Graph, type Grounds, groundsIn, joined } from './graph.ts'
 import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
 import type { SchoolOption, SchoolSpec } from './school.ts'
 import { STATIONS } from './station.ts'
-import type { StepSpec } from './step.ts'
+import { asksFor, type StepSpec } from './step.ts'
 
 /** What every cable-pulled brake brings to the stand, whatever its family. */
 export interface Common {
@@ -57,7 +57,7 @@ const byId = <T extends { readonly id: string }>(all: readonly T[]) => {
 
 /** The order in which the steps ask for readings; those no step asks for come last. */
 function workingOrder(steps: readonly StepSpec[], ids: readonly string[]): readonly string[] {
-  const asked = steps.flatMap(({ done }) => ('readings' in done ? [...done.readings, ...(done.optional ?? [])] : []))
+  const asked = steps.flatMap(asksFor)
   return [...new Set([...asked.filter((id) => ids.includes(id)), ...ids])]
 }
 

@@ -80,6 +80,8 @@ export interface Throw {
    */
   readonly squeezeTensionN: number
   readonly stiffnessNPerMm: number
+  /** Tension (N) the stop asked of this brake needs, where reserve is not measured at it but at a hard squeeze alone. */
+  readonly stopTensionN?: number
   /** Finger travel (mm) from contact to that squeeze: stretch of cable, housing and arms. */
   readonly stretchTravelMm: number
 }
@@ -112,6 +114,8 @@ export interface BrakeModel {
   readonly derived: readonly Derived[]
   /** What is left to be done where no turn brings it nearer. */
   readonly noTurnHelps: string
+  /** What would make lever and brake belong together where no common lever does. */
+  readonly noLever?: string
   readonly observe: (reading: string, value: number | string, spec: ReadingSpec | undefined) => Observation | undefined
   /** What stands hidden while these readings show nothing. */
   readonly beyond?: (nothing: ReadonlySet<string>) => readonly Beyond[]
@@ -127,6 +131,8 @@ export interface BrakeModel {
   readonly setting: (schools: ChosenSchools) => Setting
   /** Torque at the wheel, N·m, at a cable tension, N, with this share of the dry friction. */
   readonly torqueNm: (tensionN: number, frictionShare: number) => number
+  /** Share of the whole stop that is asked of this brake alone; all of it if not given. */
+  readonly asked?: number
   /** Linkage ratio at contact, where two pads press: cable over both pads’ closing, pad force over tension. */
   readonly contactRatio?: number
   /** Pads that turn about a pivot as they wear; absent where they do not. */

@@ -12,6 +12,12 @@ export interface Looked {
   readonly seen: (id: string) => string | undefined
 }
 
+/** A brake in the middle of its work: what was done of it and still stands. */
+export interface InWork extends Looked {
+  readonly here: Here
+  readonly confirmed: (step: string) => boolean
+}
+
 /** A brake on the stand, for whoever judges it: what it is, what was found, and what is aimed at. */
 export interface OnStand extends Looked {
   readonly family: Family

@@ -15,6 +15,7 @@ export interface ChosenPlan {
   readonly to: string
   readonly parts: readonly PlannedPart[]
   readonly acknowledged: readonly string[]
+  readonly figures?: Readonly<Record<string, number>>
 }
 
 /** Something that is planned before it is done: its ways, and whether one may be chosen as things stand. */
@@ -22,5 +23,6 @@ export interface PlanSpec {
   readonly id: string
   readonly title: string
   readonly ways: readonly { readonly id: string; readonly title: string; readonly cautions: readonly CautionId[] }[]
-  readonly admit: (at: OnStand, way: string) => Outcome<true>
+  /** `figures`: what was chosen, in numbers, where a way alone does not tell it. */
+  readonly admit: (at: OnStand, way: string, figures: Readonly<Record<string, number>>) => Outcome<true>
 }

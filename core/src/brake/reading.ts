@@ -13,6 +13,8 @@ export interface ReadingSpec {
   readonly max: number
   /** Standard uncertainty of the usual instrument. */
   readonly sd: number
+  /** Decimals it is shown with in millimetres, where its usual ones are too coarse. */
+  readonly decimals?: 2
   readonly instrument: string
   /** How the hand takes it. */
   readonly how: string

@@ -52,10 +52,16 @@ export type DoneWhen =
 export interface Circumstances extends Looked {
   readonly end: End
   readonly work: string
+  /** The school the job goes by, of one thing done in several ways. */
+  readonly school: (id: string) => string | undefined
   /** The way chosen for something planned. */
   readonly way: (plan: string) => string | undefined
   /** The cable is clamped anew in this job: fitted, or a part of its run replaced. */
   readonly cableAnew: boolean
+  /** Whether this part was replaced in this job. */
+  readonly swapped: (part: string) => boolean
+  /** How the brake was built: an answer given once, in this job or an earlier one. */
+  readonly trait: (id: string) => string | undefined
   /** Whether this adjuster, or what it clamps, was loosened in this job. */
   readonly loosened: (adjuster: string) => boolean
 }
@@ -68,8 +74,10 @@ export interface Step {
   readonly station: StationId
   /** Bench shorthand that confirms it: `wheel ok`, or `wheel no`. */
   readonly shorthand?: string
-  /** The hand's action, as a good foreman would say it. */
+  /** The hand's action, as a good foreman would say it: one line of at most 16 words. */
   readonly say: string
+  /** The rest of it, under that line. */
+  readonly more?: string
   readonly title: string
   readonly why: string
   readonly tools?: readonly string[]
@@ -90,11 +98,16 @@ export interface Step {
 }
 
 /** A step as it is written down: what it says may depend on the circumstances, and a family’s has its place among the common ones. */
-export interface StepSpec extends Omit<Step, 'say'> {
+export interface StepSpec extends Omit<Step, 'say' | 'more'> {
   readonly say: Say
+  readonly more?: Say
   /** The common step of its station it comes before; after them all if not given. */
   readonly before?: string
 }
 
 export const wholeSheet = ({ work }: Circumstances): boolean => work !== 'rub'
 export const fitting = ({ work }: Circumstances): boolean => work === 'fit'
+
+/** Every reading a step asks for, those it does not need among them. */
+export const asksFor = ({ done }: { readonly done: DoneWhen }): readonly string[] =>
+  'readings' in done ? [...done.readings, ...(done.optional ?? [])] : []

@@ -6,7 +6,7 @@ import { lengthAbove0 } from './specs.ts'
 export const drilledTube = defineCalculation({
   id: 'drilled-tube',
   title: 'What a hole leaves of a tube',
-  summary: 'Section and bending stiffness left at the hole. Drilling weakens a frame and cannot be undone.',
+  summary: 'Section and bending stiffness that remain at the hole. Drilling weakens a frame and cannot be undone.',
   inputs: {
     outerDiameterMm: lengthAbove0('outside diameter of the tube', 100),
     wallMm: lengthAbove0('wall thickness', 20),
@@ -21,15 +21,19 @@ export const drilledTube = defineCalculation({
     },
   },
   outputs: {
-    sectionRemaining: { type: 'number', unit: '', meaning: 'share of the wall’s area left at the hole, 0 to 1' },
+    sectionRemaining: {
+      type: 'number',
+      unit: '',
+      meaning: 'share of the wall’s area that remains at the hole, 0 to 1',
+    },
     bendingRemaining: {
       type: 'number',
       unit: '',
-      meaning: 'share of the bending stiffness left about the axis the holes weaken',
+      meaning: 'share of the bending stiffness that remains about the axis the holes weaken',
     },
     edgeRatio: { type: 'number', unit: '', meaning: 'radius of the tube over the hole; information only' },
   },
-  sources: [{ kind: 'computed', title: 'Thin-walled tube, neutral axis left at the middle' }],
+  sources: [{ kind: 'computed', title: 'Thin-walled tube, neutral axis kept at the middle' }],
   example: { outerDiameterMm: 16, wallMm: 1, holeMm: 8, oppositeHoleMm: 6 },
   run({ outerDiameterMm, wallMm, holeMm, oppositeHoleMm = 0 }) {
     if (wallMm > outerDiameterMm / 2) {

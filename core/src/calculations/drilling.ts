@@ -55,7 +55,7 @@ export const drillAccess = defineCalculation({
 export const reaming = defineCalculation({
   id: 'reaming',
   title: 'How much to ream',
-  summary: 'What is left for the reamer after the last bit, so that the sleeve nut just slides.',
+  summary: 'What remains for the reamer after the last bit, so that the sleeve nut just slides.',
   inputs: {
     bitMm: lengthAbove0('diameter of the last bit; 5/16 in is 7.9375 mm', 20),
     nutMm: lengthAbove0('outside diameter of the nut’s sleeve', 20),

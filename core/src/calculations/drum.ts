@@ -23,9 +23,20 @@ export const drumTorque = defineCalculation({
       aboveMin: true,
       meaning: 'greatest pressure on the leading shoe',
     },
+    cam: {
+      type: 'choice',
+      unit: '',
+      choices: ['floating', 'fixed'],
+      default: 'floating',
+      meaning: 'a floating cam pushes both shoes alike; a fixed one, bedded in, has both at one pressure',
+    },
   },
   outputs: {
-    actuatingForceN: { type: 'number', unit: 'N', meaning: 'force on each shoe' },
+    actuatingForceN: {
+      type: 'number',
+      unit: 'N',
+      meaning: 'force on each shoe; the mean of both where the cam is fixed',
+    },
     leadingTorqueNm: { type: 'number', unit: 'N·m', meaning: 'torque of the leading shoe' },
     trailingTorqueNm: { type: 'number', unit: 'N·m', meaning: 'torque of the trailing shoe' },
     trailingPressureKpa: { type: 'number', unit: 'kPa', meaning: 'greatest pressure on the trailing shoe' },
@@ -44,7 +55,17 @@ export const drumTorque = defineCalculation({
     endDeg: 126,
     maxPressureKpa: 1000,
   },
-  run({ drumRadiusMm: r, faceWidthMm: b, friction, pivotRadiusMm: a, leverArmMm, startDeg, endDeg, maxPressureKpa }) {
+  run({
+    drumRadiusMm: r,
+    faceWidthMm: b,
+    friction,
+    pivotRadiusMm: a,
+    leverArmMm,
+    startDeg,
+    endDeg,
+    maxPressureKpa,
+    cam,
+  }) {
     if (endDeg <= startDeg)
       return refuse('out-of-range', 'endDeg', `endDeg is ${endDeg}. Accepted: more than startDeg, ${startDeg}°.`)
     const from = toRad(startDeg)
@@ -66,8 +87,16 @@ export const drumTorque = defineCalculation({
         `At a friction of ${friction} the leading shoe locks by itself. Accepted: less.`,
       )
     }
-    const actuatingForceN = (momentNormal - momentFriction) / leverArmMm
     const leadingTorqueNm = (friction * pressure * b * r * r * (Math.cos(from) - Math.cos(to))) / 1000
+    if (cam === 'fixed')
+      return ok({
+        actuatingForceN: momentNormal / leverArmMm,
+        leadingTorqueNm,
+        trailingTorqueNm: leadingTorqueNm,
+        trailingPressureKpa: maxPressureKpa,
+        totalTorqueNm: 2 * leadingTorqueNm,
+      })
+    const actuatingForceN = (momentNormal - momentFriction) / leverArmMm
     const share = (actuatingForceN * leverArmMm) / (momentNormal + momentFriction)
     return ok({
       actuatingForceN,
@@ -77,12 +106,42 @@ export const drumTorque = defineCalculation({
       totalTorqueNm: leadingTorqueNm * (1 + share),
     })
   },
-  working: (_, o) => [
-    { formula: 'F = (M_N − M_f)/c', numbers: `${figure(o.actuatingForceN)} N on each shoe` },
+  working: (i, o) => [
+    i.cam === 'fixed'
+      ? { formula: 'F = M_N/c, the mean of both', numbers: `${figure(o.actuatingForceN)} N` }
+      : { formula: 'F = (M_N − M_f)/c', numbers: `${figure(o.actuatingForceN)} N on each shoe` },
     { formula: 'T = μ·p·b·r²·(cos θ₁ − cos θ₂)/sin θ_a', numbers: `leading ${figure(o.leadingTorqueNm)} N·m` },
     {
-      formula: 'p₂ = p·F·c/(M_N + M_f); T₂ = T·p₂/p',
+      formula: i.cam === 'fixed' ? 'one pressure: p₂ = p; T₂ = T' : 'p₂ = p·F·c/(M_N + M_f); T₂ = T·p₂/p',
       numbers: `${figure(o.trailingPressureKpa)} kPa, ${figure(o.trailingTorqueNm)} N·m; together ${figure(o.totalTorqueNm)} N·m`,
+    },
+  ],
+})
+
+/** How much lining is worn away until the arm, applied, lies parallel with the ridge. */
+export const drumWear = defineCalculation({
+  id: 'drum-wear',
+  title: 'Drum: lining by the arm’s angle',
+  summary: 'What the angle of the applied arm says of the lining that may still wear.',
+  inputs: {
+    armAppliedDeg: { type: 'number', unit: '°', min: -30, max: 150, meaning: 'arm from the ridge, applied' },
+    camHalfMm: lengthAbove0('half of the cam’s width', 50),
+  },
+  outputs: {
+    liningMm: { type: 'number', unit: 'mm', meaning: 'lining, at its middle, that may wear until they are parallel' },
+  },
+  sources: [
+    {
+      kind: 'computed',
+      title: 'The cam spreads both tips by its half width times the angle; a lining’s middle follows by half',
+    },
+  ],
+  example: { armAppliedDeg: 20, camHalfMm: 5.5 },
+  run: ({ armAppliedDeg, camHalfMm }) => ok({ liningMm: Math.max(0, (camHalfMm * toRad(armAppliedDeg)) / 2) }),
+  working: (i, o) => [
+    {
+      formula: 'lining = cam half width × angle/2',
+      numbers: `${figure(i.camHalfMm)} × ${figure(toRad(i.armAppliedDeg))} rad / 2 = ${figure(o.liningMm)} mm`,
     },
   ],
 })

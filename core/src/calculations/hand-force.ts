@@ -9,8 +9,8 @@ const share = (meaning: string, max: number) =>
 
 export const leverTravel = defineCalculation({
   id: 'lever-travel',
-  title: 'Lever travel to contact and reserve',
-  summary: 'How far this lever goes before the pads bite on this brake, and what is left to the bar at a hard squeeze.',
+  title: 'Bite and reserve of a lever',
+  summary: 'Where this lever bites on this brake, and its reserve at a hard squeeze.',
   inputs: {
     cablePullMm: lengthFrom0('cable from rest to contact', 80),
     freePlayMm: lengthFrom0('cable pulled before it is taut', 20),
@@ -28,10 +28,10 @@ export const leverTravel = defineCalculation({
     },
   },
   outputs: {
-    contactTravelMm: { type: 'number', unit: 'mm', meaning: 'finger travel to contact of both pads' },
+    contactTravelMm: { type: 'number', unit: 'mm', meaning: 'bite: finger travel from rest until both pads press' },
     contactShare: { type: 'number', unit: '', meaning: 'the same over the reach' },
-    stretchTravelMm: { type: 'number', unit: 'mm', meaning: 'finger travel from contact to the hard squeeze' },
-    reserveMm: { type: 'number', unit: 'mm', meaning: 'left between blade and bar; negative: it meets the bar before' },
+    stretchTravelMm: { type: 'number', unit: 'mm', meaning: 'finger travel from the bite to the hard squeeze' },
+    reserveMm: { type: 'number', unit: 'mm', meaning: 'reserve, from blade to bar; negative: it meets the bar before' },
   },
   sources: [
     { kind: 'computed', title: 'p = a·θ, s = f·θ: cable and finger turn about the same pivot; T = K·(p − p contact)' },

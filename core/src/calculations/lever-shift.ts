@@ -22,7 +22,7 @@ export const leverShift = defineCalculation({
       unit: '',
       meaning: 'the blade’s end lies over another finger: it traps the knuckle',
     },
-    usableTravelMm: { type: 'number', unit: 'mm', meaning: 'travel left before the shift' },
+    usableTravelMm: { type: 'number', unit: 'mm', meaning: 'travel to be had before the shift' },
   },
   sources: [{ kind: 'computed', title: 'Positions along the bar; a finger taken as thick as it is broad' }],
   example: {

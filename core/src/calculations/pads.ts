@@ -133,7 +133,7 @@ export const padArc = defineCalculation({
 export const padSpace = defineCalculation({
   id: 'pad-space',
   title: 'Room for the pad',
-  summary: 'Whether a pad with its shoe goes between arm and rim, and what gap is left when the arm is fully open.',
+  summary: 'Whether a pad with its shoe goes between arm and rim, and what gap there is when the arm is fully open.',
   inputs: {
     padDeepMm: lengthAbove0('pad’s face to its seat on the arm', 80),
     armSpaceMm: lengthAbove0('seat on the arm to rim, arm fully open', 100),

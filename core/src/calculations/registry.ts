@@ -2,9 +2,10 @@ import type { AnyCalculation, Worked } from '../calculation/calculation.ts'
 import { type Outcome, refuse } from '../outcome/outcome.ts'
 import { boltPreload, sleeveNut, threadEngagement, throughBolt } from './bolts.ts'
 import { cableFriction, cableStretch } from './cable.ts'
+import { boltHold, caliperStack } from './caliper-stack.ts'
 import { drilledTube } from './drilled-tube.ts'
 import { drillAccess, reaming } from './drilling.ts'
-import { drumTorque } from './drum.ts'
+import { drumTorque, drumWear } from './drum.ts'
 import { caliper, cantilever, discCaliper } from './families.ts'
 import { handForce, handTorque, leverTravel, rearSkid } from './hand-force.ts'
 import { leverShift } from './lever-shift.ts'
@@ -16,7 +17,7 @@ import { reachChange, reachFit } from './reach.ts'
 import { bendSpace, cableRoute } from './routing.ts'
 import { stopTest } from './stop-test.ts'
 import { toeShim } from './toe-shim.ts'
-import { torqueFromPull } from './torque-from-pull.ts'
+import { pullForTorque, torqueFromPull } from './torque-from-pull.ts'
 import { wearForecast } from './wear-forecast.ts'
 
 /** Every calculation reachable by its id, in reading order. Ids and names are stable once shipped. */
@@ -34,7 +35,10 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   cantilever,
   caliper,
   discCaliper,
+  caliperStack,
+  boltHold,
   drumTorque,
+  drumWear,
   leverShift,
   padDrift,
   padHeight,
@@ -46,6 +50,7 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   cableFriction,
   cableStretch,
   torqueFromPull,
+  pullForTorque,
   tipOverLimit,
   brakingLoad,
   rearSkid,

@@ -22,3 +22,31 @@ export const torqueFromPull = defineCalculation({
     },
   ],
 })
+
+/** The same the other way round: what the hand pulls for a figure. */
+export const pullForTorque = defineCalculation({
+  id: 'pull-for-torque',
+  title: 'Pull on a key for a torque',
+  summary: 'How hard the hand pulls at a known length of key to come to a tightening torque.',
+  inputs: {
+    torqueNm: { type: 'number', unit: 'N·m', min: 0, max: 500, meaning: 'tightening torque' },
+    lengthMm: {
+      type: 'number',
+      unit: 'mm',
+      min: 0,
+      max: 2000,
+      aboveMin: true,
+      meaning: 'bolt axis to the middle of the hand',
+    },
+  },
+  outputs: { forceN: { type: 'number', unit: 'N', meaning: 'pull of the hand, square to the key' } },
+  sources: [{ kind: 'textbook', title: 'Moment of a force about an axis' }],
+  example: { torqueNm: 5, lengthMm: 100 },
+  run: ({ torqueNm, lengthMm }) => ok({ forceN: (torqueNm * 1000) / lengthMm }),
+  working: (i, o) => [
+    {
+      formula: 'F = M/L',
+      numbers: `${figure(i.torqueNm)} N·m / ${figure(i.lengthMm / 1000)} m = ${figure(o.forceN)} N`,
+    },
+  ],
+})

@@ -132,8 +132,12 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     if (chanceNow >= LIKELY && unsure.length > 0) return { kind: 'measure', readings: unsure, why: JUST_OUTSIDE }
     if (chanceNow >= SURE) return { kind: 'in-window', chanceNow }
   }
-  if (!chosen || !turn || (!insist && turn.chance < HOPEFUL && chosen.value <= bench.score(fine, STAY)))
+  if (!chosen || !turn || (!insist && turn.chance < HOPEFUL && chosen.value <= bench.score(fine, STAY))) {
+    // More is out than two adjusters put right in one pass: the turn that leaves the least to do.
+    const nearer = out.length > 0 && least(all, (move) => bench.offInAll(mean, move))
+    if (nearer) return { kind: 'turn', turn: toTurn(bench, fine, nearer, belief), chanceNow, others: [] }
     return { kind: 'no-setting', say: `No turn brings every reading nearer its window. ${model.noTurnHelps}` }
+  }
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
   return { kind: 'turn', turn, chanceNow, others, ...(doubted.length > 0 && { doubted }) }
 }
@@ -164,15 +168,19 @@ const hiddenBy = ({ beyond, inputs }: BrakeModel, nothing: ReadonlySet<string>):
 /** Brought nearer by this many half-windows at least, a brake that reads nothing is worth a turn that only shows more of it. */
 const NEARER = 0.25
 
-/** The move that brings the brake as believed furthest out of where it reads nothing; none where none does. */
-function furthestBack(bench: Bench, mean: Sample, moves: readonly Amounts[]): Amounts | undefined {
+/** The move that leaves the least, if that is plainly less than to stay. */
+function least(moves: readonly Amounts[], offAfter: (move: Amounts) => number): Amounts | undefined {
   let best: { readonly move: Amounts; readonly off: number } | undefined
   for (const move of moves) {
-    const off = bench.distance(mean, move)
+    const off = offAfter(move)
     if (!best || off < best.off) best = { move, off }
   }
-  return best && best.off < bench.distance(mean, STAY) - NEARER ? best.move : undefined
+  return best && best.off < offAfter(STAY) - NEARER ? best.move : undefined
 }
+
+/** The move that brings the brake as believed furthest out of where it reads nothing; none where none does. */
+const furthestBack = (bench: Bench, mean: Sample, moves: readonly Amounts[]): Amounts | undefined =>
+  least(moves, (move) => bench.distance(mean, move))
 
 /** Told that the brake is not right, this many possible brakes are looked through for those that are not. */
 const THROUGH = 400

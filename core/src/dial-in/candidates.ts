@@ -135,6 +135,14 @@ function room(spec: AdjusterSpec, state: StandState): { down: number; up: number
   return { down: Math.min(roomDown, within(at)), up: Math.min(roomUp, within(spec.travel - at)) }
 }
 
+/** How far it can still be wound in, as far as is known or guessed. */
+function leftInwards({ id, contact, travel, assumedPosition }: AdjusterSpec, state: StandState): number {
+  const { position, turned } = state.adjusters[id] as AdjusterState
+  const at = position ?? (assumedPosition === undefined ? undefined : assumedPosition + turned)
+  if (travel === undefined || !contact || at === undefined) return Number.POSITIVE_INFINITY
+  return contact.inward > 0 ? travel - at : at
+}
+
 /** Turned at least and at most this far while it is not known which way it works. */
 const PROBE = { least: 0.25, most: 0.5 } as const
 
@@ -194,23 +202,39 @@ export function candidates(
   })
   return [...usual, ...fromContact(), ...probes(), ...lastResorts()]
 
-  /** The same settings reached from contact, where one adjuster alone brings them and has one: how far it stood matters no more. */
+  /**
+   * The same settings with one adjuster told from contact, alone or after another: how far it stood matters no more, nor
+   * what the other did to it. It comes last: what is tightened first no longer reaches it.
+   */
   function fromContact(): readonly Amounts[] {
-    return wanted.flatMap(({ adjusters, amounts }): readonly Amounts[] => {
-      const [adjuster, other] = adjusters
-      const contact = adjuster === undefined ? undefined : spec(adjuster).contact
-      if (adjuster === undefined || other !== undefined || !contact) return []
-      const { step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
-      const perUnit = mean.walk.reach(adjuster, 1)
-      const wantedInput =
-        mean.walk.reach(adjuster, amounts[0] as number) + (mean.q[belief.layout.drives[adjuster] as number] as number)
-      const whole = Math.round((wantedInput - contact.at) / perUnit / step)
-      const from = contact.sd.ear <= contact.sd.feel ? 'ear' : 'feel'
-      return [whole - 1, whole, whole + 1]
-        .map((each) => each * step)
-        .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= travel)
-        .map((amount) => ({ adjusters, amounts: [amount], from }))
-    })
+    return wanted.flatMap(({ adjusters, amounts }) =>
+      adjusters.flatMap((adjuster, k): readonly Amounts[] => {
+        const { contact, step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
+        if (!contact) return []
+        const others = adjusters.filter((_, other) => other !== k)
+        const input = belief.layout.drives[adjuster] as number
+        const perUnit = mean.walk.reach(adjuster, 1)
+        const given = others.reduce((sum, other) => {
+          const moved = mean.walk.reach(other, amounts[adjusters.indexOf(other)] as number)
+          if (belief.layout.drives[other] === input) return sum + moved
+          return belief.layout.alsoDrives[other] === input ? sum + moved * (belief.layout.share[other] as number) : sum
+        }, 0)
+        const wantedInput = mean.walk.reach(adjuster, amounts[k] as number) + given + (mean.q[input] as number)
+        const from = contact.sd.ear <= contact.sd.feel ? 'ear' : 'feel'
+        // What lies further away than it can be wound is not met.
+        const inwards = ((contact.at[from] - given - (mean.q[input] as number)) / perUnit) * contact.inward
+        if (inwards > leftInwards(spec(adjuster), state)) return []
+        const whole = Math.round((wantedInput - contact.at[from]) / perUnit / step)
+        const backs = [whole - 1, whole, whole + 1]
+          .map((each) => each * step)
+          .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= travel)
+        const [other] = others
+        if (other === undefined) return backs.map((amount) => ({ adjusters: [adjuster], amounts: [amount], from }))
+        return stepsOf(other, amounts[adjusters.indexOf(other)] as number).flatMap((first) =>
+          backs.map((amount) => ({ adjusters: [other, adjuster], amounts: [first, amount], from })),
+        )
+      }),
+    )
   }
 
   /** A turn either way of what is not known to work either way, with the best of one other adjuster beside it. */

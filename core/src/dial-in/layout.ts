@@ -1,3 +1,4 @@
+import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Happening } from './timeline.ts'
 
@@ -18,15 +19,21 @@ interface Beginning {
 /** Where each unknown of a job stands in the belief's vector. */
 export interface Layout {
   readonly unknowns: readonly Unknown[]
-  /** The one input each unknown acts on. */
+  /** The input each unknown acts on; and another one it acts on by a share of that, −1 where there is none. */
   readonly inputOf: readonly number[]
+  readonly alsoOf: readonly number[]
+  readonly shareOf: readonly number[]
   readonly inputs: number
   /** Per adjuster: index of log effect, play and starting slack, or −1. */
   readonly effect: readonly number[]
   readonly play: readonly number[]
   readonly slack: readonly number[]
-  /** Input each adjuster drives. */
+  /** Input each adjuster drives; and another it gives a share of that, −1 where there is none. */
   readonly drives: readonly number[]
+  readonly alsoDrives: readonly number[]
+  readonly share: readonly number[]
+  /** Whether anything acts on two inputs. */
+  readonly coupled: boolean
   /** Per happening: what begins with it. */
   readonly begins: readonly (Beginning | undefined)[]
   /** Bedding of the cable fitted at the start, and the input it acts on; −1 where nothing beds in. */
@@ -40,13 +47,24 @@ export type Learnt = Readonly<Record<string, { readonly mean: number; readonly s
 export function layoutFor(model: BrakeModel, happenings: readonly Happening[], learnt: Learnt): Layout {
   const unknowns: Unknown[] = []
   const inputOf: number[] = []
-  const add = (input: number, id: string, mean: number, sd: number, lasting: boolean): number => {
+  const alsoOf: number[] = []
+  const shareOf: number[] = []
+  const inputIndex = (id: string) => model.inputs.findIndex((each) => each.id === id)
+  const add = (
+    input: number,
+    id: string,
+    mean: number,
+    sd: number,
+    lasting: boolean,
+    also?: AdjusterSpec['also'],
+  ): number => {
     inputOf.push(input)
+    alsoOf.push(also ? inputIndex(also.input) : -1)
+    shareOf.push(also?.share ?? 0)
     const known = lasting ? learnt[id] : undefined
     unknowns.push({ id, mean: known?.mean ?? mean, sd: known?.sd ?? sd, lasting })
     return unknowns.length - 1
   }
-  const inputIndex = (id: string) => model.inputs.findIndex((each) => each.id === id)
   model.inputs.forEach((input, index) => {
     add(index, input.id, input.mean, input.sd, input.lasting)
   })
@@ -56,9 +74,11 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
   for (const [index, spec] of model.adjusters.entries()) {
     const tried = !spec.lastResort || happenings.some((each) => each.kind === 'turn' && each.adjuster === index)
     const input = inputIndex(spec.input)
-    effect.push(spec.effectSpread > 0 && tried ? add(input, `${spec.id}.effect`, 0, spec.effectSpread, true) : -1)
-    play.push(spec.play ? add(input, `${spec.id}.play`, spec.play.mean, spec.play.sd, true) : -1)
-    slack.push(spec.play ? add(input, `${spec.id}.slack`, 0.5, 0.29, false) : -1)
+    effect.push(
+      spec.effectSpread > 0 && tried ? add(input, `${spec.id}.effect`, 0, spec.effectSpread, true, spec.also) : -1,
+    )
+    play.push(spec.play ? add(input, `${spec.id}.play`, spec.play.mean, spec.play.sd, true, spec.also) : -1)
+    slack.push(spec.play ? add(input, `${spec.id}.slack`, 0.5, 0.29, false, spec.also) : -1)
   }
   const { bedding } = model
   const beddingInput = bedding ? inputIndex(bedding.input) : -1
@@ -73,7 +93,7 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
     const found = happening.kind === 'turn' && happening.from ? (spec?.contact?.sd[happening.from] ?? 0) : 0
     if (spec && (spec.settingSd > 0 || found > 0)) {
       const scatter = found > 0 ? Math.hypot(spec.settingSd * spec.book, found) : spec.settingSd * Math.abs(spec.book)
-      return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false)] }
+      return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false, spec.also)] }
     }
     if (happening.kind !== 'disturbance') return undefined
     const added = Object.entries(happening.spread).map(([input, sd]) =>
@@ -86,11 +106,16 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
   return {
     unknowns,
     inputOf,
+    alsoOf,
+    shareOf,
     inputs: model.inputs.length,
     effect,
     play,
     slack,
     drives: model.adjusters.map((spec) => inputIndex(spec.input)),
+    alsoDrives: model.adjusters.map(({ also }) => (also ? inputIndex(also.input) : -1)),
+    share: model.adjusters.map(({ also }) => also?.share ?? 0),
+    coupled: model.adjusters.some(({ also }) => also !== undefined),
     begins,
     bedding: first,
     beddingInput,

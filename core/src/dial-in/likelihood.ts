@@ -96,7 +96,12 @@ class SettingSum {
   }
 
   /** Carries the sum over to the unknowns: each acts on one input, by its slope. */
-  spread(layout: Layout, slope: Float64Array, precision: Float64Array, gradient: Float64Array): void {
+  spread(layout: Layout, walk: Walk, precision: Float64Array, gradient: Float64Array): void {
+    if (layout.coupled) {
+      this.spreadCoupled(layout, walk, precision, gradient)
+      return
+    }
+    const { slope } = walk
     const n = slope.length
     const { inputOf } = layout
     const { inputs, curvature, push } = this
@@ -111,6 +116,28 @@ class SettingSum {
         const at = i * n + j
         precision[at] =
           (precision[at] as number) + si * sj * (curvature[input * inputs + (inputOf[j] as number)] as number)
+      }
+    }
+  }
+
+  /** The same where an unknown may act on two inputs. */
+  private spreadCoupled(layout: Layout, walk: Walk, precision: Float64Array, gradient: Float64Array): void {
+    const { inputs, curvature, push } = this
+    const n = walk.slope.length
+    const acts: (readonly (readonly [number, number])[])[] = []
+    for (let i = 0; i < n; i += 1) {
+      const [own, also] = [walk.slope[i] as number, walk.slopeAlso[i] as number]
+      const mine: (readonly [number, number])[] = []
+      if (own !== 0) mine.push([layout.inputOf[i] as number, own])
+      if (also !== 0) mine.push([layout.alsoOf[i] as number, also])
+      acts.push(mine)
+      for (const [input, slope] of mine) {
+        gradient[i] = (gradient[i] as number) + slope * (push[input] as number)
+        for (let j = 0; j <= i; j += 1)
+          for (const [other, by] of acts[j] ?? []) {
+            const at = i * n + j
+            precision[at] = (precision[at] as number) + slope * by * (curvature[input * inputs + other] as number)
+          }
       }
     }
   }
@@ -150,7 +177,7 @@ export function linearise(
   for (let index = 0; index < happenings.length; index += 1) {
     const happening = happenings[index] as Happening
     if (happening.kind !== 'seen') {
-      if (fresh) sum.spread(layout, walk.slope, precision, gradient)
+      if (fresh) sum.spread(layout, walk, precision, gradient)
       walk.step(happening, index)
       fresh = false
       continue
@@ -182,6 +209,6 @@ export function linearise(
       sum.add(jacobian, told.further, told.nearer, Math.max(1e-9, slope * (slope + z)) / (sd * sd), -slope / sd)
     }
   }
-  if (fresh) sum.spread(layout, walk.slope, precision, gradient)
+  if (fresh) sum.spread(layout, walk, precision, gradient)
   return { at, precision, gradient }
 }

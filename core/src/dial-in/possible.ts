@@ -109,8 +109,15 @@ export class Bench {
       const noise = withNoise ? Math.hypot(spec.settingSd, untried) * Math.abs(spec.book) * sample.setNoise : 0
       const contact = from && spec.contact
       const found = contact && withNoise ? contact.sd[from] * sample.setNoise : 0
-      const reached = contact ? sample.walk.reachFromContact(adjuster, amount) : sample.walk.reach(adjuster, amount)
-      moved[input] = (moved[input] as number) + reached + noise + found
+      const set = contact ? sample.walk.fromContact(adjuster, amount, from) : undefined
+      if (set !== undefined) {
+        moved[input] = set + noise + found
+        continue
+      }
+      const reached = sample.walk.reach(adjuster, amount) + noise
+      moved[input] = (moved[input] as number) + reached
+      const also = belief.layout.alsoDrives[adjuster] as number
+      if (also >= 0) moved[also] = (moved[also] as number) + (belief.layout.share[adjuster] as number) * reached
     }
     belief.model.predict(moved, y)
     return y
@@ -145,6 +152,16 @@ export class Bench {
       const value = y[index] as number
       const half = (window.high - window.low) / 2
       return Math.max(worst, (window.low - value) / half, (value - window.high) / half)
+    }, 0)
+  }
+
+  /** All that is off of a brake after a move, each reading in its half-windows. */
+  offInAll(sample: Sample, move: Amounts): number {
+    const y = this.after(sample, move, false)
+    return this.aims.reduce((sum, { index, window }) => {
+      const value = y[index] as number
+      const half = (window.high - window.low) / 2
+      return sum + Math.max(0, window.low - value, value - window.high) / half
     }, 0)
   }
 

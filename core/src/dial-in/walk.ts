@@ -1,3 +1,4 @@
+import type { From } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Layout } from './layout.ts'
 import type { Happening } from './timeline.ts'
@@ -10,8 +11,9 @@ const NO_SLOPE = new Float64Array(0)
  */
 export class Walk {
   readonly q: Float64Array
-  /** How much its input changes with each unknown: every unknown acts on one input only. */
+  /** How much its input changes with each unknown; and the other input that some act on beside it. */
   readonly slope: Float64Array
+  readonly slopeAlso: Float64Array
   private readonly head: number[]
   private readonly follower: number[]
   private readonly followerByPlay: number[]
@@ -19,7 +21,12 @@ export class Walk {
   private readonly start: number[]
   private readonly startByPlay: number[]
   private readonly startBySlack: number[]
+  /** Where what it also drives was last met: its moves before that count no more there. */
+  private readonly startAlso: number[]
+  private readonly startAlsoByPlay: number[]
+  private readonly startAlsoBySlack: number[]
   private added: number[] = []
+  private addedAlso: number[] = []
   /** Inputs set anew at contact: what was believed of them before counts no more. */
   private readonly met = new Map<number, number>()
   private bedding: number
@@ -37,6 +44,7 @@ export class Walk {
   ) {
     this.q = new Float64Array(layout.inputs)
     this.slope = withSlope ? new Float64Array(layout.unknowns.length) : NO_SLOPE
+    this.slopeAlso = withSlope && layout.coupled ? new Float64Array(layout.unknowns.length) : NO_SLOPE
     const count = model.adjusters.length
     this.head = new Array<number>(count).fill(0)
     this.follower = new Array<number>(count).fill(0)
@@ -56,6 +64,9 @@ export class Walk {
       this.startByPlay[a] = -slack
       this.startBySlack[a] = -play
     }
+    this.startAlso = [...this.start]
+    this.startAlsoByPlay = [...this.startByPlay]
+    this.startAlsoBySlack = [...this.startBySlack]
   }
 
   private value(index: number, absent: number): number {
@@ -63,9 +74,13 @@ export class Walk {
   }
 
   step(happening: Happening, index: number): void {
-    if (happening.kind === 'turn' && happening.from) this.meet(happening.adjuster)
+    if (happening.kind === 'turn' && happening.from) this.meet(happening.adjuster, happening.from)
     const begun = this.layout.begins[index]
-    if (begun) this.added.push(...begun.added)
+    if (begun) {
+      this.added.push(...begun.added)
+      if (this.layout.coupled)
+        this.addedAlso.push(...begun.added.filter((each) => (this.layout.alsoOf[each] as number) >= 0))
+    }
     if (begun?.bedding !== undefined) {
       this.bedding = begun.bedding
       this.squeezes = 0
@@ -78,15 +93,21 @@ export class Walk {
   }
 
   /** Wound in to contact: its input is what it is there, whatever moved it before. */
-  private meet(adjuster: number): void {
+  private meet(adjuster: number, from: From['contact']): void {
     const { layout, model } = this
-    const at = model.adjusters[adjuster]?.contact?.at
+    const at = model.adjusters[adjuster]?.contact?.at[from]
     if (at === undefined) return
     const input = layout.drives[adjuster] as number
     this.met.set(input, at)
     this.added = this.added.filter((unknown) => layout.inputOf[unknown] !== input)
+    this.addedAlso = this.addedAlso.filter((unknown) => layout.alsoOf[unknown] !== input)
     if (layout.beddingInput === input) this.bedded = this.beddingShare()
     for (let a = 0; a < model.adjusters.length; a += 1) {
+      if (layout.alsoDrives[a] === input) {
+        this.startAlso[a] = this.follower[a] as number
+        this.startAlsoByPlay[a] = this.followerByPlay[a] as number
+        this.startAlsoBySlack[a] = this.followerBySlack[a] as number
+      }
       if (layout.drives[a] !== input) continue
       this.start[a] = this.follower[a] as number
       this.startByPlay[a] = this.followerByPlay[a] as number
@@ -139,6 +160,7 @@ export class Walk {
       q[input] = (q[input] as number) + (theta[unknown] as number)
       if (this.withSlope) slope[unknown] = 1
     }
+    if (layout.coupled) this.settleAlso()
     if (model.bedding) {
       const share = this.beddingShare() - this.bedded
       q[layout.beddingInput] = (q[layout.beddingInput] as number) + share * (theta[this.bedding] as number)
@@ -162,11 +184,38 @@ export class Walk {
     }
   }
 
-  /** Effect on its input if an adjuster were wound in to contact and then moved by an amount; none where it has no contact. */
-  reachFromContact(adjuster: number, amount: number): number {
-    const at = this.model.adjusters[adjuster]?.contact?.at
-    const input = this.layout.drives[adjuster] as number
-    return at === undefined ? 0 : at - (this.q[input] as number) + this.reach(adjuster, amount)
+  /** What moves act on beside their own input. */
+  private settleAlso(): void {
+    const { q, slopeAlso, layout, model, theta } = this
+    if (this.withSlope) slopeAlso.fill(0)
+    for (const unknown of this.addedAlso) {
+      const input = layout.alsoOf[unknown] as number
+      const share = layout.shareOf[unknown] as number
+      q[input] = (q[input] as number) + share * (theta[unknown] as number)
+      if (this.withSlope) slopeAlso[unknown] = share
+    }
+    for (let a = 0; a < model.adjusters.length; a += 1) {
+      const input = layout.alsoDrives[a] as number
+      if (input < 0) continue
+      const effect = layout.effect[a] as number
+      const book = (model.adjusters[a] as { book: number }).book * (layout.share[a] as number)
+      const rate = effect < 0 ? book : book * Math.exp(theta[effect] as number)
+      const moved = rate * ((this.follower[a] as number) - (this.startAlso[a] as number))
+      q[input] = (q[input] as number) + moved
+      if (!this.withSlope) continue
+      if (effect >= 0) slopeAlso[effect] = moved
+      const play = layout.play[a] as number
+      if (play < 0) continue
+      slopeAlso[play] = rate * ((this.followerByPlay[a] as number) - (this.startAlsoByPlay[a] as number))
+      slopeAlso[layout.slack[a] as number] =
+        rate * ((this.followerBySlack[a] as number) - (this.startAlsoBySlack[a] as number))
+    }
+  }
+
+  /** Its input if an adjuster were wound in to contact, found so, and then moved by an amount; undefined where it has no contact. */
+  fromContact(adjuster: number, amount: number, from: From['contact']): number | undefined {
+    const at = this.model.adjusters[adjuster]?.contact?.at[from]
+    return at === undefined ? undefined : at + this.reach(adjuster, amount)
   }
 
   /** Effect on its input if an adjuster were turned further, without turning it. */

@@ -25,17 +25,24 @@ const anyPart: fc.Arbitrary<Part> = fc.constantFrom(...PART_KINDS).chain((kind) 
     material: fc.constantFrom('', ...(kind.materials ?? [])),
     minimum: fc.nat(50),
     count: fc.nat(500),
-    dimensions: fc.record(
-      Object.fromEntries(
-        kind.dimensions.map((each) => [
-          each.id,
-          fc
-            .double({ min: each.min, max: each.max, noNaN: true })
-            .map((value) => Number(value.toFixed(2)))
-            .filter((value) => value >= each.min && value <= each.max),
-        ]),
+    dimensions: fc
+      .record(
+        Object.fromEntries(
+          kind.dimensions.map((each) => [
+            each.id,
+            fc
+              .double({ min: each.min, max: each.max, noNaN: true })
+              .map((value) => Number(value.toFixed(2)))
+              .filter((value) => value >= each.min && value <= each.max),
+          ]),
+        ),
+      )
+      .map((each) =>
+        // No rotor goes into a drawer that is thinner than its own minimum.
+        each.leastMm !== undefined && each.thicknessMm !== undefined
+          ? { ...each, leastMm: Math.min(each.leastMm, each.thicknessMm) }
+          : each,
       ),
-    ),
   }),
 )
 
@@ -120,6 +127,27 @@ describe('taking and returning', () => {
     expect(checkPart({ ...NUT, minimum: -1 }).ok).toBe(false)
     expect(checkPart({ ...NUT, dimensions: { ...NUT.dimensions, shankMm: 200 } })).toMatchObject({
       error: { field: 'shankMm', message: expect.stringContaining('4 to 80 mm') },
+    })
+  })
+
+  it('refuses a rotor under its own minimum, and writes a rotor’s bolts without a unit', () => {
+    const rotor = {
+      code: 'R180',
+      kind: 'rotor',
+      name: 'Rotor 180',
+      material: '',
+      minimum: 0,
+      dimensions: { diameterMm: 180, trackMm: 16, thicknessMm: 1.8, leastMm: 1.5, bolts: 6 },
+    } as const
+    expect(checkPart(rotor).ok).toBe(true)
+    expect(sayDimensions(rotor)).toBe(
+      'diameter 180 mm, depth of its track 16 mm, thickness 1.8 mm, its own minimum 1.5 mm, bolts; 0 for a centre lock ring 6',
+    )
+    expect(checkPart({ ...rotor, dimensions: { ...rotor.dimensions, thicknessMm: 1.4 } })).toMatchObject({
+      error: { field: 'thicknessMm', message: expect.stringContaining('own minimum of 1.5 mm') },
+    })
+    expect(checkPart({ ...rotor, dimensions: { ...rotor.dimensions, bolts: 13 } })).toMatchObject({
+      error: { message: expect.stringContaining('Accepted: 0 to 12.') },
     })
   })
 })

@@ -23,6 +23,10 @@ export type PartKindId =
   | 'concave-washer'
   | 'flat-washer'
   | 'spacer'
+  | 'bolt'
+  | 'bracket'
+  | 'rotor'
+  | 'disc-pads'
   | 'shim'
   | 'pads'
   | 'cable'
@@ -93,6 +97,48 @@ export const PART_KINDS: readonly PartKind[] = [
     id: 'housing',
     title: 'housing',
     dimensions: [mm('lengthMm', 'length', 50, 50000), mm('diameterMm', 'outside', 3, 8)],
+  },
+  {
+    id: 'bolt',
+    title: 'bolt',
+    materials: ['8.8', '10.9', 'stainless'],
+    dimensions: [
+      mm('threadMm', 'thread diameter', 3, 12),
+      mm('pitchMm', 'pitch', 0.3, 2),
+      mm('underHeadMm', 'from under the head to the end', 4, 100),
+    ],
+  },
+  {
+    id: 'bracket',
+    title: 'caliper bracket',
+    dimensions: [
+      mm('spacingMm', 'its bolts at the frame, middle to middle', 20, 120),
+      mm('riseMm', 'frame’s face or bolts to the caliper’s face', 0, 60),
+      mm('footMm', 'what its own bolts clamp', 2, 30),
+      mm('threadDepthMm', 'thread for the caliper’s bolts', 2, 60),
+    ],
+    materials: ['aluminium', 'steel'],
+  },
+  {
+    id: 'rotor',
+    title: 'rotor',
+    dimensions: [
+      mm('diameterMm', 'diameter', 100, 260),
+      mm('trackMm', 'depth of its track', 6, 40),
+      mm('thicknessMm', 'thickness', 1, 4),
+      mm('leastMm', 'its own minimum', 0.5, 4),
+      { id: 'bolts', title: 'bolts; 0 for a centre lock ring', unit: 'count', min: 0, max: 12 },
+    ],
+  },
+  {
+    id: 'disc-pads',
+    title: 'pair of disc pads',
+    dimensions: [
+      mm('lengthMm', 'length', 10, 60),
+      mm('heightMm', 'height', 6, 40),
+      mm('compoundMm', 'compound on its plate', 0.5, 8),
+    ],
+    materials: ['resin', 'sintered', 'semi-metallic'],
   },
   { id: 'other', title: 'other', dimensions: [] },
 ]

@@ -1,4 +1,5 @@
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { unitOf } from '../quantity/quantity.ts'
 import { findPartKind, PART_KINDS, type PartKindId } from './kinds.ts'
 
 /** A part as it lies in the drawer: what it is, not how many there are. */
@@ -63,8 +64,17 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
     const value = part.dimensions[id]
     if (value === undefined) return refuse('missing', id, `${kind.title}: ${title} (${id}) is missing, in ${unit}.`)
     if (!(value >= min && value <= max)) {
-      return refuse('out-of-range', id, `${kind.title}: ${title} is ${value}. Accepted: ${min} to ${max} ${unit}.`)
+      const accepted = `${min} to ${max} ${unitOf(unit).symbol}`.trim()
+      return refuse('out-of-range', id, `${kind.title}: ${title} is ${value}. Accepted: ${accepted}.`)
     }
+  }
+  const { thicknessMm, leastMm } = part.dimensions
+  if (thicknessMm !== undefined && leastMm !== undefined && thicknessMm < leastMm) {
+    return refuse(
+      'out-of-range',
+      'thicknessMm',
+      `${kind.title}: ${thicknessMm} mm thick, under its own minimum of ${leastMm} mm. Accepted: one that may still run.`,
+    )
   }
   if (part.material !== '' && kind.materials && !kind.materials.includes(part.material)) {
     return refuse(
@@ -106,6 +116,8 @@ export const isShort = ({ count, minimum }: Pick<Part, 'count' | 'minimum'>): bo
 /** Dimensions in the words of the bench: “shank 18 mm, thread 14 mm”. */
 export function sayDimensions(part: Pick<PartShape, 'kind' | 'dimensions' | 'material'>): string {
   const kind = findPartKind(part.kind)
-  const sizes = (kind?.dimensions ?? []).map(({ id, title }) => `${title} ${part.dimensions[id] ?? '?'} mm`)
+  const sizes = (kind?.dimensions ?? []).map(({ id, title, unit }) =>
+    `${title} ${part.dimensions[id] ?? '?'} ${unitOf(unit).symbol}`.trim(),
+  )
   return [...sizes, part.material].filter(Boolean).join(', ')
 }

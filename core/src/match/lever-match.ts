@@ -73,7 +73,7 @@ export function leverMatch(family: Family, d: Dimensions, here: Here, matched: M
   })
   const remedy = other
     ? `Fit a ${other.title} lever, about ${other.armMm} mm from pivot to cable end: this brake works with it.`
-    : NO_LEVER[verdict]
+    : (model.value.noLever ?? NO_LEVER[verdict])
   return ok({ ...match.value, remedy })
 }
 
@@ -92,7 +92,7 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
     cablePullMm: setting.cableMm,
     freePlayMm: model.throw.freePlayMm,
     leverReachMm: of('leverReachMm'),
-    cableForceN: model.throw.squeezeTensionN,
+    cableForceN: model.throw.stopTensionN ?? model.throw.squeezeTensionN,
     stiffnessNPerMm: model.throw.stiffnessNPerMm,
   })
   if (!travel.ok) return travel
@@ -103,8 +103,9 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
     tyreFriction: of('tyreFriction'),
   })
   if (!skid.ok) return skid
-  const decelerationG = wantedStop(end, skid.value.outputs.limitG)
-  const wetDecelerationG = WANTED_WET_G[end]
+  const asked = model.asked ?? 1
+  const decelerationG = asked * wantedStop(end, skid.value.outputs.limitG)
+  const wetDecelerationG = asked * WANTED_WET_G[end]
   const forceFor = (stopG: number, frictionShare: number) =>
     handTorque.work({
       ...lever,
@@ -129,16 +130,22 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
         : wetHandForceN > MOST_HAND_N
           ? 'weak-wet'
           : 'fits'
-  const stopped = end === 'front' ? 'half a g' : `${decelerationG.toFixed(2)} g, where the rear tyre lets go`
+  const together = asked < 1 ? 'Heavy: both brakes are judged together, half of the stop each. ' : ''
+  const stopped =
+    asked < 1
+      ? `${decelerationG.toFixed(2)} g`
+      : end === 'front'
+        ? 'half a g'
+        : `${decelerationG.toFixed(2)} g, where the rear tyre lets go`
   const says: Readonly<Record<LeverVerdict, string>> = {
     fits: `Lever and brake belong together.${handForceN > ONE_FINGER_N ? ' Too much for one finger: place the lever for two.' : ''}`,
     weak: `Firm but weak: ${n(handForceN)} at the finger for ${stopped}. At most ${n(MOST_HAND_N)}.`,
     'weak-wet': `Well dry, but weak in the wet: ${n(wetHandForceN)} at the finger for ${wetDecelerationG.toFixed(1)} g on this rim. At most ${n(MOST_HAND_N)}.`,
-    bar: `The lever comes to the bar: ${Math.max(0, Math.round(reserveMm))} mm left at the squeeze this stop needs, more than ${RESERVE_MARGIN_MM} mm wanted.`,
+    bar: `The lever comes to the bar: ${Math.max(0, Math.round(reserveMm))} mm to the bar at the squeeze this stop needs, more than ${RESERVE_MARGIN_MM} mm wanted.`,
   }
   return ok({
     verdict,
-    say: says[verdict],
+    say: `${together}${says[verdict]}`,
     remedy: '',
     setting: setting.words,
     contactTravelMm,

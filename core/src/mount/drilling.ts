@@ -26,7 +26,7 @@ export function frameStops(mount: BoltMount): readonly Reason[] {
       : []),
     ...(cracked ? [stop('A cracked frame carries no brake. To a frame builder.')] : []),
     ...(rust === 'pitted'
-      ? [stop('Pitted by corrosion: what is left of the wall is not known. To a frame builder.')]
+      ? [stop('Pitted by corrosion: what remains of the wall is not known. To a frame builder.')]
       : []),
     ...(wallMm !== undefined && wallMm < THIN_WALL_MM
       ? [stop(`A wall of ${mm(wallMm)} is too thin (below ${mm(THIN_WALL_MM)}, our choice). To a frame builder.`)]
@@ -74,7 +74,7 @@ export function afterDrilling(mount: BoltMount, drilledMm: number, otherMm: numb
     reasons: weak
       ? [
           stop(
-            `Only ${Math.round(100 * left.bendingAfter)} % of the bending stiffness would be left at the hole (least ${Math.round(100 * LEAST_BENDING)} %, our choice). To a frame builder.`,
+            `Only ${Math.round(100 * left.bendingAfter)} % of the bending stiffness would remain at the hole (least ${Math.round(100 * LEAST_BENDING)} %, our choice). To a frame builder.`,
           ),
         ]
       : [],
@@ -86,7 +86,7 @@ function solidLeft(acrossMm: number, holeMm: number): readonly Reason[] {
   const left = `${mm((acrossMm - holeMm) / 2)} either side of a hole of ${mm(holeMm)} in a solid mount ${mm(acrossMm)} across`
   return [
     acrossMm < LEAST_ACROSS * holeMm
-      ? stop(`Only ${left} would be left (least twice the hole across, our choice). To a frame builder.`)
-      : know(`Solid: ${left} would be left.`),
+      ? stop(`Only ${left} would remain (least twice the hole across, our choice). To a frame builder.`)
+      : know(`Solid: ${left} would remain.`),
   ]
 }

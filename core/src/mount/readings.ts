@@ -226,7 +226,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
       {
         id: 'pitted',
         title: 'pitted',
-        remedy: 'What is left of a pitted wall is not known: to a frame builder before anything is hung on it.',
+        remedy: 'What remains of a pitted wall is not known: to a frame builder before anything is hung on it.',
         stop: true,
       },
     ],

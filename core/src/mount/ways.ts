@@ -25,7 +25,7 @@ export const WAYS: readonly Way[] = [
   {
     id: 'A',
     title: 'long bolt right through',
-    says: 'A brake with a long bolt (a front one, at the rear), its sleeve nut left out; concave washers either side, flat washer and hex nut behind.',
+    says: 'A brake with a long bolt (a front one, at the rear), without its sleeve nut; concave washers either side, flat washer and hex nut behind.',
     drills: 'nothing',
     cautions: ['maker'],
   },

@@ -132,6 +132,10 @@ export function formatQuantity(value: number, unit: UnitId, decimals?: number): 
   return `${number} ${UNITS[unit].symbol}`.trim()
 }
 
+/** Millimetres as this workshop counts lengths: for axes and fields that name their unit themselves. */
+export const lengthOf = (mm: number, length: LengthUnit): number => mm / UNITS[length].size
+export const mmOf = (value: number, length: LengthUnit): number => value * UNITS[length].size
+
 const IN_INCH_SHOPS: Partial<Record<UnitId, UnitId>> = { Nm: 'inlb', kg: 'lbm' }
 
 /** The unit a canonical quantity is shown in, for a workshop that reads millimetres or inches. */

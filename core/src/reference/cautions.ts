@@ -35,6 +35,26 @@ export const CAUTIONS = {
     id: 'rotor',
     text: 'Rotors are hot after use and cut fingers when spinning; no bare fingers on their track.',
   },
+  'drum-dust': {
+    id: 'drum-dust',
+    text: 'Drum dust: wet-clean, never blow or brush it dry. Older linings may hold asbestos; local rules come first.',
+  },
+  'drum-heat': {
+    id: 'drum-heat',
+    text: 'A small drum fades on a long descent, and is hot after it: let it cool before a hand goes near.',
+  },
+  'reaction-arm': {
+    id: 'reaction-arm',
+    text: 'A reaction arm that is not strapped lets the whole brake turn with the wheel: not to be ridden.',
+  },
+  'rotor-out': {
+    id: 'rotor-out',
+    text: 'A fluid caliper is never squeezed while rotor or pads are out: its pads close and do not come back.',
+  },
+  motor: {
+    id: 'motor',
+    text: 'Assisted bicycles: battery out before a hand goes near rotor or motor axle. Under power, wheel lifted, stand to the side.',
+  },
   shoe: { id: 'shoe', text: 'A shoe with its closed end backward can throw its pad under braking.' },
   'turned-round': {
     id: 'turned-round',

@@ -8,6 +8,7 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import { factOf } from '../stand/fold.ts'
 import { readText } from '../stand/told.ts'
 import { findingsOf } from './findings.ts'
 import type { Act } from './next.ts'
@@ -34,6 +35,8 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
       `This job was ${released ? 'released' : 'closed unreleased'} by ${ending.initials}. Open a new job on this brake to go on, or take that back.`,
     )
   }
+  const forbidden = forbiddenHere(stand, entry)
+  if (forbidden) return forbidden
   switch (entry.kind) {
     case 'reading':
       return admitReading(stand, entry)
@@ -76,6 +79,21 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
     case 'close':
       return admitClose(stand, entry, next())
   }
+}
+
+/** What must not be done at this brake as it stands: its family knows. */
+function forbiddenHere(stand: Stand, entry: EntryBody): Outcome<EntryBody> | undefined {
+  const fact = factOf(entry)
+  const allowed =
+    fact &&
+    stand.family.allows?.(fact, {
+      ...stand,
+      confirmed: (step) => {
+        const answer = stand.state.confirmed[step]
+        return answer?.status === 'current' && answer.value
+      },
+    })
+  return allowed && !allowed.ok ? allowed : undefined
 }
 
 function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
@@ -175,7 +193,7 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
     return refuse(
       'past-its-end',
       'amount',
-      `${way} ${formatQuantity(Math.abs(entry.amount), spec.unit)}: it has only ${formatQuantity(Math.max(0, room), spec.unit)} left that way. Log what it really turned.`,
+      `${way} ${formatQuantity(Math.abs(entry.amount), spec.unit)}: it has only ${formatQuantity(Math.max(0, room), spec.unit)} to go that way. Log what it really turned.`,
     )
   }
   return ok(entry)
@@ -244,7 +262,7 @@ function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<E
   if (unread) {
     return refuse('caution-unread', 'acknowledged', `Read and acknowledge first: ${CAUTIONS[unread].text}`)
   }
-  const admitted = plan.admit(stand, way.id)
+  const admitted = plan.admit(stand, way.id, entry.figures ?? {})
   return admitted.ok ? ok(entry) : admitted
 }
 

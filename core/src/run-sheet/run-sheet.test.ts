@@ -175,7 +175,7 @@ describe('what may be written', () => {
   it('refuses release while something is open, and names it', () => {
     expect(refused(PREPARED, { kind: 'release', initials: '7' })).toMatchObject({
       code: 'not-ready',
-      message: expect.stringContaining('gaps and bite'),
+      message: expect.stringContaining('everything in its window'),
     })
     expect(refused(PROVEN, { kind: 'release', initials: '7' })).toBeUndefined()
     expect(refused(PROVEN, { kind: 'release', initials: ' ' })).toMatchObject({ code: 'missing', field: 'initials' })

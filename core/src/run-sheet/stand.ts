@@ -25,15 +25,20 @@ export function hardwareIn(
   entries: readonly Entry[],
 ): { readonly dimensions: Dimensions; readonly here: Here } {
   const measured = Object.fromEntries(measuredIn(kit, entries).map(({ dimension, value }) => [dimension, value]))
-  const traits: Record<string, string> = { ...hardware.traits }
+  return {
+    dimensions: { ...bookDimensions(kit.family, measuredDimensions(hardware), hardware.end), ...measured },
+    here: hereAt(kit.family, hardware.end, { ...hardware.traits, ...traitsSeenIn(kit, entries) }),
+  }
+}
+
+/** What a job saw of how the brake was built, to be handed to it: a later job need not ask again. */
+export function traitsSeenIn(kit: Kit, entries: readonly Entry[]): Readonly<Record<string, string>> {
+  const traits: Record<string, string> = {}
   for (const entry of standingIn(entries)) {
     const trait = entry.kind === 'reading' ? kit.seeing(entry.reading)?.trait : undefined
     if (entry.kind === 'reading' && trait) traits[trait] = String(entry.value)
   }
-  return {
-    dimensions: { ...bookDimensions(kit.family, measuredDimensions(hardware), hardware.end), ...measured },
-    here: hereAt(kit.family, hardware.end, traits),
-  }
+  return traits
 }
 
 /** What a job measured of the hardware itself, to be handed to the brake: a later job has it. */

@@ -1,7 +1,7 @@
 import { WORK } from '../bench/work.ts'
 import { LOOSENED } from '../brake/acts.ts'
 import type { Kit } from '../brake/kit.ts'
-import type { Circumstances, Step, StepSpec } from '../brake/step.ts'
+import type { Circumstances, Say, Step, StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import { showReading } from '../stand/describe.ts'
@@ -11,18 +11,21 @@ import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 import type { At, StepState, StepStatus } from './step-state.ts'
 
-const PARTS_OF_THE_RUN: ReadonlySet<string> = new Set(['cable', 'housing', 'lever', 'brake'])
+const PARTS_OF_THE_RUN: readonly string[] = ['cable', 'housing', 'lever', 'brake']
 
-export function circumstancesOf({ here, number, seen, plan, family, state }: Stand): Circumstances {
+export function circumstancesOf({ here, number, seen, plan, schools, family, state }: Stand): Circumstances {
   const work = seen(WORK) ?? family.works[0]?.id ?? ''
+  const swapped = (part: string) => state.standing.some((entry) => entry.kind === 'swap' && entry.part === part)
   return {
     end: here.end,
     number,
     seen,
     work,
+    school: (id) => schools[id]?.option,
     way: (id) => plan(id)?.to,
-    cableAnew:
-      work === 'fit' || state.standing.some((entry) => entry.kind === 'swap' && PARTS_OF_THE_RUN.has(entry.part)),
+    cableAnew: work === 'fit' || PARTS_OF_THE_RUN.some(swapped),
+    swapped,
+    trait: (id) => here.traits[id],
     loosened: (adjuster) =>
       state.standing.some(
         (entry) =>
@@ -172,6 +175,8 @@ export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus
   return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
 }
 
+const saidHere = (say: Say, here: Circumstances): string => (typeof say === 'string' ? say : say(here))
+
 /** The steps that stand on a sheet in these circumstances, as they are said there; `also` puts further ones on it. */
 export const stepsFor = (
   kit: Kit,
@@ -180,7 +185,11 @@ export const stepsFor = (
 ): readonly Step[] =>
   kit.steps
     .filter((step) => (step.when?.(here) ?? true) || also(step))
-    .map((step) => ({ ...step, say: typeof step.say === 'string' ? step.say : step.say(here) }))
+    .map(({ say, more, ...step }) => ({
+      ...step,
+      say: saidHere(say, here),
+      ...(more !== undefined && { more: saidHere(more, here) }),
+    }))
 
 /** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
 export function stepsOn(stand: Stand): readonly Step[] {

@@ -4,6 +4,7 @@ import { CAUTIONS } from '../reference/cautions.ts'
 import type { Job } from './job.ts'
 import { stationInHand } from './line.ts'
 import { type Act, cautionsOf } from './next.ts'
+import { sayAct } from './say.ts'
 
 /** What the Stand would say now, for whoever reads it by machine. Fields are added, never changed. */
 export interface Told {
@@ -11,6 +12,8 @@ export interface Told {
   readonly station: StationId
   readonly step: string
   readonly say: string
+  /** The rest of it, where one line does not hold it. */
+  readonly more?: string
   readonly why?: string
   readonly moves: readonly Move[]
   /** Readings asked for, by id. */
@@ -21,11 +24,6 @@ export interface Told {
   readonly chance?: number
   readonly windows: Readonly<Record<string, { readonly low: number; readonly high: number }>>
   readonly cautions: readonly string[]
-}
-
-const saidBy = (next: Act): string => {
-  if (next.kind === 'stuck' || next.kind === 'mend') return next.say
-  return next.kind === 'confirm' && next.ill ? next.ill.say : next.step.say
 }
 
 const whyOf = (next: Act): string | undefined =>
@@ -40,11 +38,13 @@ export function tellNext(job: Job): Told {
   const { next, windows } = job
   const turn = next.kind === 'turn' ? next.turn : undefined
   const why = whyOf(next)
+  const { line, more } = sayAct(job, next)
   return {
     act: next.kind,
     station: stationInHand(next, job),
     step: next.step.id,
-    say: saidBy(next),
+    say: line,
+    ...(more && { more }),
     ...(why && { why }),
     moves: turn?.moves ?? [],
     readings: next.kind === 'measure' || next.kind === 'mend' ? next.readings : turn ? job.model.needed : [],

@@ -220,7 +220,7 @@ describe('order on the bench', () => {
 
   it('boss bolts have their figure, grease and threadlocker', () => {
     const step = sheetOf(job([fit]), job([fit]).advice).find((each) => each.step.id === 'boss-tight')?.step
-    expect(step?.say).toMatch(/5–7 N·m: grease on the boss, threadlocker/)
+    expect(`${step?.say} ${step?.more}`).toMatch(/5–7 N·m\. Grease on the boss, threadlocker/)
   })
 })
 

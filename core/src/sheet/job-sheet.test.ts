@@ -30,7 +30,7 @@ describe('the job sheet', () => {
     expect(heading).toBe('Job 142 · Hire 07 · rear · linear-pull')
     expect(complaint).toBe('rubs left')
     expect(school).toBe('third of the travel')
-    expect(released).toMatch(/^Released by 7, 2026-03-01 09:\d\d UTC$/)
+    expect(released).toMatch(/^Released by 7, Sun 1 Mar 2026, \d\d:\d\d$/)
     expect(sheet(WORKED.slice(0, -1)).released).toBeUndefined()
   })
 
@@ -71,6 +71,29 @@ describe('the job sheet', () => {
   it('reads in inches where the workshop does', () => {
     expect(sheet(WORKED, 'in').readings.find((each) => each.title === 'gap left')?.left).toBe('0.039 in')
     expect(sheet(WORKED, 'in').readings.find((each) => each.title === 'bite')?.left).toBe('0.79 in')
+  })
+
+  it('says no length in millimetres to an inch workshop but the names of tools', () => {
+    const route = [
+      { kind: 'housing', lengthMm: 420, bendDeg: 110, radiusMm: 90, from: 'barrel', to: 'ferrule' },
+      { kind: 'bare', lengthMm: 600 },
+    ] as const
+    const { readings, steps, log, sections, cautions, figures, unfit } = sheet(
+      [...WORKED.slice(0, -1), { kind: 'route', segments: route }],
+      'in',
+    )
+    const said = [
+      ...readings.flatMap(({ found, left, window }) => [found, left, window]),
+      ...steps.map(({ remark }) => remark),
+      ...log.map(({ text }) => text),
+      ...sections.flatMap(({ lines }) => lines),
+      ...cautions,
+      ...figures,
+      ...unfit,
+    ]
+    expect(sections.map(({ title }) => title)).toEqual(expect.arrayContaining(['Pads', 'Cable']))
+    expect(said.filter((text) => /\d mm(?![²/·])/.test(text))).toEqual([])
+    expect(said.join(' ')).toContain(' in')
   })
 
   it('says of every figure used where it comes from', () => {

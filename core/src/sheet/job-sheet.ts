@@ -1,12 +1,14 @@
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
-import { formatQuantity, type LengthUnit } from '../quantity/quantity.ts'
+import { formatQuantity, type LengthUnit, shownUnit } from '../quantity/quantity.ts'
+import { readIn } from '../quantity/read-in.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
 import { describe, showAnswer } from '../stand/describe.ts'
+import { sayWhen } from '../stand/when.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. */
 export interface JobSheet {
@@ -80,23 +82,24 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     find: (id: string) => state.line.find((each) => each.entry.id === id)?.entry,
   }
   const steps = sheetOf(job, advice)
+  const read = (text: string) => readIn(text, length)
   const cautions = [...new Set<CautionId>(['maker', ...steps.flatMap(({ step }) => step.cautions)])]
   return {
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
     complaint: subject.complaint,
     school: kit.school('bite')?.options.find((each) => each.id === state.schools.bite?.option)?.title ?? '',
     ...(state.released && {
-      released: `Released by ${state.released.initials}, ${state.released.at.slice(0, 16).replace('T', ' ')} UTC`,
+      released: `Released by ${state.released.initials}, ${sayWhen(state.released.at)}`,
     }),
     ...(state.closed && {
-      closed: `Not to be ridden. Closed unreleased by ${state.closed.initials}, ${state.closed.at.slice(0, 16).replace('T', ' ')} UTC: ${state.closed.why}`,
+      closed: `Not to be ridden. Closed unreleased by ${state.closed.initials}, ${sayWhen(state.closed.at)}: ${state.closed.why}`,
     }),
-    unfit: sayFindings(findingsOf(job, advice)),
+    unfit: sayFindings(findingsOf(job, advice)).map(read),
     readings: sheetReadings(job, length),
     steps: steps.map(({ step, state: at, cause, remark }) => ({
       title: step.title,
       state: at,
-      remark: state.skipped[step.id] ?? cause ?? remark ?? '',
+      remark: state.skipped[step.id] ?? read(cause ?? remark ?? ''),
     })),
     log: state.line.map(({ entry, struckBy }) => ({
       at: entry.at,
@@ -108,14 +111,16 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
       { title: 'What this brake taught', lines: sayLessons(belief) },
       ...(family.sections?.(job) ?? []),
       { title: 'Parts used', lines: (subject.parts ?? []).map(({ name, count }) => `${count} × ${name}`) },
-    ].filter(({ lines }) => lines.length > 0),
-    cautions: cautions.map((id) => CAUTIONS[id].text),
+    ]
+      .filter(({ lines }) => lines.length > 0)
+      .map((each) => ({ ...each, lines: each.lines.map(read) })),
+    cautions: cautions.map((id) => read(CAUTIONS[id].text)),
     figures: family.dimensions.map((spec) => {
       const own = hardware.dimensions[spec.id]
       const value = dimensions[spec.id] as number
       const shown =
         spec.unit === 'mm' || spec.unit === 'turn' || spec.unit === 'N' || spec.unit === 'deg'
-          ? formatQuantity(value, spec.unit)
+          ? formatQuantity(value, shownUnit(spec.unit, length))
           : `${value} ${spec.unit}`.trim()
       return `${spec.title} ${shown} (${own ? SOURCE_WORDS[own.provenance === 'maker' ? 'handbook' : 'measured'] : SOURCE_WORDS[spec.source.kind]})`
     }),

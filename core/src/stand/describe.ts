@@ -12,8 +12,11 @@ export function showQuantity(value: number, unit: UnitId, length: LengthUnit = '
 }
 
 /** Decimals worth showing: none where the instrument reads to the millimetre. */
-const decimalsOf = (kit: Kit, id: string, shown: UnitId): number | undefined =>
-  (kit.reading(id)?.sd ?? 0) >= 1 ? (shown === 'in' ? 2 : 0) : undefined
+const decimalsOf = (kit: Kit, id: string, shown: UnitId): number | undefined => {
+  const spec = kit.reading(id)
+  if (spec?.decimals) return shown === 'in' ? spec.decimals + 1 : spec.decimals
+  return (spec?.sd ?? 0) >= 1 ? (shown === 'in' ? 2 : 0) : undefined
+}
 
 /** A reading's number and unit apart, for a screen that sets them in different sizes. */
 export function showParts(
@@ -63,6 +66,12 @@ const FROM_CONTACT = {
   feel: 'until it is felt on a still wheel',
 } as const
 
+/** “Bracket and spacers: on a bracket”. */
+function planTitle({ family }: Kit, { plan, to }: EntryBody & { kind: 'plan' }): string {
+  const spec = family.plans.find(({ id }) => id === plan)
+  return `${spec?.title ?? plan}: ${spec?.ways.find(({ id }) => id === to)?.title ?? to}`
+}
+
 export interface Naming {
   readonly kit: Kit
   readonly model: BrakeModel
@@ -101,7 +110,7 @@ export function describe(entry: EntryBody, naming: Naming): string {
         : `${school.title}: ${option?.title ?? entry.to}`
     }
     case 'plan':
-      return `${entry.plan}: way ${entry.to}${entry.parts.length > 0 ? ` with ${entry.parts.map(({ count, name }) => (count > 1 ? `${count} × ${name}` : name)).join(', ')}` : ''}`
+      return `${planTitle(kit, entry)}${entry.parts.length > 0 ? ` with ${entry.parts.map(({ count, name }) => (count > 1 ? `${count} × ${name}` : name)).join(', ')}` : ''}`
     case 'route':
       return `cable’s way: ${entry.segments.length} pieces, ${showQuantity(
         entry.segments.reduce((sum, each) => sum + each.lengthMm, 0),

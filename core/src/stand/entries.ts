@@ -53,6 +53,8 @@ export type EntryBody =
       readonly to: string
       readonly parts: readonly PlannedPart[]
       readonly acknowledged: readonly string[]
+      /** What was chosen, in numbers, where a way alone does not tell it: it can be judged again without the drawer. */
+      readonly figures?: Readonly<Record<string, number>>
     }
   /** The cable’s way from lever to brake, in order. */
   | { readonly kind: 'route'; readonly segments: readonly RouteSegment[] }

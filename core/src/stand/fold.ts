@@ -3,7 +3,7 @@ import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { RouteSegment } from '../brake/route.ts'
 import { type ChosenSchool, type ChosenSchools, partOf, readSchool, usualSchools } from '../brake/school.ts'
-import type { Entry, EntryOf } from './entries.ts'
+import type { Entry, EntryBody, EntryOf } from './entries.ts'
 
 export type FactStatus = 'current' | 'recheck'
 
@@ -114,7 +114,7 @@ export function standingIn(entries: readonly Entry[]): readonly Entry[] {
 }
 
 /** What an entry establishes or shakes. */
-export const factOf = (entry: Entry): Fact | undefined => {
+export const factOf = (entry: EntryBody): Fact | undefined => {
   if (entry.kind === 'reading') return `reading:${entry.reading}`
   if (entry.kind === 'confirm') return `confirm:${entry.step}`
   if (entry.kind === 'turn') return `turn:${entry.adjuster}`

@@ -67,7 +67,7 @@ const model: BrakeModel = {
       effectSpread: 0.2,
       settingSd: 0,
       travel: 30,
-      contact: { inward: 1, at: 0, sd: { ear: 0.03, feel: 0.1 } },
+      contact: { inward: 1, at: { ear: 0, feel: 0 }, sd: { ear: 0.03, feel: 0.1 } },
       price: 0.001,
       screw: true,
     },

@@ -52,7 +52,7 @@ describe('the rack', () => {
       'brakes',
       { bicycleId: 'none', hardware: { family: 'hydraulic', end: 'rear', dimensions: {} } },
       400,
-      'unknown-family',
+      'out-of-scope',
       'family',
     ],
     [

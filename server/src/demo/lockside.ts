@@ -1,5 +1,4 @@
 import type { End } from '@overhaul/core/brake/dimension'
-import type { PartShape } from '@overhaul/core/drawer/part'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import type { StopAt } from './mechanic.ts'
@@ -24,7 +23,9 @@ export interface DemoJob {
   readonly stopAt?: StopAt
   readonly by: string
   /** What the job is for, if it is more than adjusting. */
-  readonly work?: 'fit' | 'rub'
+  readonly work?: 'fit' | 'rub' | 'new-rotor' | 'new-pads' | 'service'
+  /** What the gauge showed on that day where it was not what it shows now. */
+  readonly shown?: Readonly<Record<string, number>>
   /** What was found where it was laid down, and why it was closed unreleased. */
   readonly closed?: { readonly found: readonly EntryBody[]; readonly why: string }
 }
@@ -60,6 +61,21 @@ const of = (
   practiceSeed: number,
   dimensions: Readonly<Record<string, Dimension>>,
 ): Hardware => ({ family, end, practiceSeed, dimensions })
+
+const CARGO = { loadedMassKg: measured(180, 'scale'), rotorDiameterMm: measured(180, 'printed on the rotor') }
+const CARGO_FRONT = { ...CARGO, rotorDiameterMm: measured(203, 'printed on the rotor') }
+const assisted = (end: End, practiceSeed: number): Hardware => ({
+  ...of('disc-both-move', end, practiceSeed, { loadedMassKg: measured(95, 'scale') }),
+  traits: { assisted: 'yes', fluid: 'yes' },
+})
+
+/** A hub drum, its lever short-pull as a drum wants it. */
+const drum = (end: End, practiceSeed: number, acrossMm: 70 | 90): Hardware =>
+  of('drum', end, practiceSeed, {
+    drumRadiusMm: measured(acrossMm / 2, 'inside caliper'),
+    beadSeatMm: measured(622, 'printed on the tyre'),
+    loadedMassKg: measured(85, 'scale'),
+  })
 
 const brake = (hardware: Hardware, ...jobs: readonly DemoJob[]): DemoBrake => ({ hardware, jobs })
 
@@ -267,6 +283,77 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
     ],
   },
   {
+    name: 'Roadster 2',
+    description: 'Roadster with hub drums, 70 mm in front, 90 mm behind, 47-622',
+    brakes: [
+      brake(
+        drum('front', 183, 70),
+        { complaint: 'Season check', daysAgo: 420, by: '5', shown: { armApplied: 38 } },
+        { complaint: 'Season check', daysAgo: 230, by: '3', shown: { armApplied: 33 } },
+        { complaint: 'Lever comes further in', daysAgo: 90, by: '3', shown: { armApplied: 28 } },
+        {
+          complaint: 'Squeals after standing in the rain, and comes to the bar',
+          daysAgo: 0,
+          stopAt: { step: 'wear-angle' },
+          by: '3',
+          work: 'service',
+        },
+      ),
+      brake(drum('rear', 188, 90), {
+        complaint: 'Lever comes near the bar',
+        daysAgo: 1,
+        stopAt: turning(0),
+        by: '5',
+      }),
+    ],
+  },
+  {
+    name: 'Cargo 1',
+    description: 'Long cargo bicycle, mechanical discs, carries 180 kg; 203 mm in front',
+    brakes: [
+      brake(of('disc-fixed-pad', 'front', 171, CARGO_FRONT), {
+        complaint: 'Drags after the wheel was out',
+        daysAgo: 1,
+        stopAt: turning(1),
+        by: '5',
+      }),
+      brake(
+        of('disc-two-adjusters', 'rear', 172, CARGO),
+        { complaint: 'Lever comes near the bar', daysAgo: 3, by: '5' },
+        {
+          complaint: 'Chain oil on the pads: new ones',
+          daysAgo: 0,
+          stopAt: { step: 'pads-out' },
+          by: '5',
+          work: 'new-pads',
+        },
+      ),
+    ],
+  },
+  {
+    name: 'Assisted 1',
+    description: 'Assisted step-through, cable-pulled hydraulic calipers, 160 mm',
+    brakes: [
+      brake(assisted('front', 173), {
+        complaint: 'Pulses, and touches once a turn',
+        daysAgo: 0,
+        stopAt: { step: 'rotor-sound' },
+        by: '3',
+      }),
+      brake(
+        assisted('rear', 174),
+        { complaint: 'Season check', daysAgo: 8, by: '3' },
+        {
+          complaint: 'A 180 mm rotor for the 160, new pads, another bracket',
+          daysAgo: 0,
+          stopAt: { step: 'stack-plan' },
+          by: '3',
+          work: 'new-rotor',
+        },
+      ),
+    ],
+  },
+  {
     name: 'Tourer 1',
     description: 'Restored steel tourer, 1970s style; 630 wheels going to 622, 6 mm crown and bridge',
     brakes: [
@@ -285,70 +372,4 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
       }),
     ],
   },
-]
-
-export type DemoPart = PartShape & { readonly count: number }
-
-const part = (
-  code: string,
-  kind: PartShape['kind'],
-  name: string,
-  dimensions: Readonly<Record<string, number>>,
-  count: number,
-  minimum = 0,
-  material = '',
-): DemoPart => ({ code, kind, name, dimensions, count, minimum, material })
-
-const sleeveNut = (shankMm: number, threadDepthMm: number, count: number): DemoPart =>
-  part(
-    `SN-${shankMm}`,
-    'sleeve-nut',
-    `Sleeve nut ${shankMm} mm`,
-    { shankMm, threadDepthMm, outerMm: 8, threadMm: 6 },
-    count,
-    2,
-    'steel',
-  )
-
-const concaveWasher = (radiusMm: number, thicknessMm: number, count: number): DemoPart =>
-  part(
-    `CW-${radiusMm}`,
-    'concave-washer',
-    `Concave washer R${radiusMm}`,
-    { radiusMm, thicknessMm, holeMm: 6.2 },
-    count,
-    4,
-  )
-
-/** The drawer of small parts. */
-export const DRAWER: readonly DemoPart[] = [
-  sleeveNut(10, 8, 5),
-  sleeveNut(13, 10, 3),
-  sleeveNut(16, 12, 4),
-  sleeveNut(20, 14, 1),
-  sleeveNut(25, 14, 2),
-  part(
-    'SN-18A',
-    'sleeve-nut',
-    'Sleeve nut 18 mm, light',
-    { shankMm: 18, threadDepthMm: 14, outerMm: 8, threadMm: 6 },
-    2,
-    0,
-    'aluminium',
-  ),
-  concaveWasher(8, 2.5, 8),
-  concaveWasher(10, 2.5, 6),
-  concaveWasher(18, 3, 3),
-  part('FW-1', 'flat-washer', 'Flat washer M6, 1 mm', { thicknessMm: 1, holeMm: 6.4, outerMm: 12 }, 40, 10),
-  part('FW-16', 'flat-washer', 'Flat washer M6, 1.6 mm', { thicknessMm: 1.6, holeMm: 6.4, outerMm: 12 }, 25, 10),
-  part('HN-6', 'hex-nut', 'Hex nut M6', { heightMm: 5, threadMm: 6, pitchMm: 1 }, 30, 10, 'steel'),
-  part('HN-6T', 'hex-nut', 'Hex nut M6, thin', { heightMm: 3.2, threadMm: 6, pitchMm: 1 }, 12, 0, 'steel'),
-  part('SP-5', 'spacer', 'Spacer 5 mm', { thicknessMm: 5, holeMm: 6.2 }, 10),
-  part('SH-P', 'shim', 'Paper, one layer', { thicknessMm: 0.1 }, 200),
-  part('SH-C', 'shim', 'Business card', { thicknessMm: 0.35 }, 20),
-  part('SH-B', 'shim', 'Bank card', { thicknessMm: 0.76 }, 2),
-  part('PD-70', 'pads', 'Pads, threaded post', { lengthMm: 70, heightMm: 10, thicknessMm: 12 }, 14, 8, 'alloy'),
-  part('PD-55', 'pads', 'Pads, cartridge', { lengthMm: 55, heightMm: 10, thicknessMm: 10 }, 3, 4, 'alloy'),
-  part('IN-17', 'cable', 'Inner for the rear', { lengthMm: 1700, diameterMm: 1.6 }, 12, 6),
-  part('HO-5', 'housing', 'Brake housing, a roll', { lengthMm: 10000, diameterMm: 5 }, 1, 1),
 ]

@@ -30,9 +30,10 @@ const ROUTES: Readonly<Record<End, readonly RouteSegment[]>> = {
 }
 
 /** What a mechanic who does as told would write at this point of a job. */
-function actOn(job: Job, by: string): readonly EntryBody[] {
+function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): readonly EntryBody[] {
   const { next, state, hardware, dimensions, here } = job
-  const shown = practiceGauge(hardware, dimensions, here, state.standing) ?? {}
+  const shown = { ...practiceGauge(hardware, dimensions, here, state.standing), ...own }
+  const { beside } = job.family.dial
   const take = (ids: readonly string[]): readonly EntryBody[] =>
     ids.flatMap((reading): readonly EntryBody[] => {
       const value = shown[reading]
@@ -55,10 +56,14 @@ function actOn(job: Job, by: string): readonly EntryBody[] {
         },
       ]
     case 'measure':
-      return take(next.readings.includes('gapLeft') ? [...next.readings, 'firstTouch'] : next.readings)
+      return take(
+        beside && next.readings.some((id) => job.model.needed.includes(id))
+          ? [...next.readings, beside]
+          : next.readings,
+      )
     case 'turn':
       return [
-        ...next.turn.moves.map(({ adjuster, amount, unit }): EntryBody => ({ kind: 'turn', adjuster, amount, unit })),
+        ...next.turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })),
         { kind: 'confirm', step: 'squeezes', count: 10 },
       ]
     case 'sign':
@@ -84,6 +89,7 @@ export function workedLog(
   stopAt?: StopAt,
   first: readonly EntryBody[] = [],
   last: readonly EntryBody[] = [],
+  shown: Readonly<Record<string, number>> = {},
 ): readonly Entry[] {
   const log: Entry[] = []
   const write = (bodies: readonly EntryBody[]) => {
@@ -96,7 +102,7 @@ export function workedLog(
   for (let act = 0; act < MOST_ACTS; act += 1) {
     const job = expectOk(openJob(hardware, log))
     if (stopAt && laidDown(job, stopAt)) break
-    const bodies = actOn(job, by)
+    const bodies = actOn(job, by, shown)
     if (bodies.length === 0) break
     write(bodies)
   }

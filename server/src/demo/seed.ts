@@ -1,5 +1,6 @@
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { type DemoBrake, DRAWER, LOCKSIDE } from './lockside.ts'
+import { DRAWER } from './drawer.ts'
+import { type DemoBrake, LOCKSIDE } from './lockside.ts'
 import { workedLog } from './mechanic.ts'
 
 const DAY_MS = 86_400_000
@@ -46,6 +47,6 @@ async function openJob(
   const { id } = await post<{ id: string }>('jobs', { brakeId, complaint: job.complaint })
   const startedAt = new Date(Math.floor(now.getTime() / DAY_MS) * DAY_MS - job.daysAgo * DAY_MS + 9 * 3_600_000)
   const first: readonly EntryBody[] = job.work ? [{ kind: 'reading', reading: 'work', value: job.work, unit: '' }] : []
-  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job))
+  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job), job.shown)
   if (log.length > 0) await post(`jobs/${id}/entries`, log)
 }

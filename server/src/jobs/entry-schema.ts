@@ -38,6 +38,7 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
       .max(20)
       .required(),
     acknowledged: Joi.array().items(WORD).max(20).required(),
+    figures: Joi.object().pattern(WORD, Joi.number().min(-1000).max(1000)).max(20),
   },
   route: {
     segments: Joi.array()

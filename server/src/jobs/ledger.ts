@@ -32,8 +32,9 @@ export interface Appended {
 }
 
 const HELD = 64
-/** Earlier visits that a brake's prior is learnt from. */
+/** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */
 const MOST_VISITS = 3
+const MOST_PRACTISED = 20
 const SUMMARY_REST_MS = 300
 const SUMMARY_LATEST_MS = 3000
 
@@ -85,7 +86,7 @@ export class Ledger {
         ),
       )
       .orderBy(desc(jobs.number))
-      .limit(MOST_VISITS)
+      .limit(row.brake.hardware.practiceSeed === undefined ? MOST_VISITS : MOST_PRACTISED)
     const visits = await Promise.all(
       earlier.reverse().map(async ({ id }) => ({ hardware: row.brake.hardware, entries: await this.logOf(id) })),
     )

@@ -1,5 +1,6 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
+import { sayWhen } from '@overhaul/core/stand/when'
 import { orThrow } from '../app/fault.ts'
 import type { OpenJob } from './ledger.ts'
 import { workedJob } from './summary.ts'
@@ -16,8 +17,6 @@ const MARK_WORDS = {
 }
 const STEP_WORDS = { done: 'done', skipped: 'SKIPPED', recheck: 'recheck', out: 'out of window', open: 'open' }
 
-const clock = (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
-
 /** The job sheet as a PDF: what was found, every turn, readings before and after, cautions, release. */
 export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length: LengthUnit): Promise<Buffer> {
   const job = orThrow(workedJob(open))
@@ -26,7 +25,7 @@ export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length
     { jobNumber: open.job.number, bicycle: open.bicycle.name, complaint: open.job.complaint, parts },
     length,
   )
-  const page = await TypeSetter.start(sheet.heading, `Overhaul job sheet · ${sheet.heading} · times in UTC`)
+  const page = await TypeSetter.start(sheet.heading, `Overhaul job sheet · ${sheet.heading}`)
   page.write(sheet.heading, 'label', 18)
   page.write(sheet.released ?? sheet.closed ?? 'Not released: work in progress, do not ride.', 'bold', 11)
   for (const finding of sheet.unfit) page.write(`• ${finding}`)
@@ -35,9 +34,9 @@ export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length
   page.heading('Cautions')
   for (const caution of sheet.cautions) page.write(`• ${caution}`)
 
-  page.heading('Readings, as found and as left')
+  page.heading('Readings, as found and now')
   const columns = [3, 2, 2, 3, 2]
-  page.row(['reading', 'as found', 'as left', 'window', 'state'], columns, 'bold')
+  page.row(['reading', 'as found', 'now', 'window', 'state'], columns, 'bold')
   for (const each of sheet.readings)
     page.row([each.title, each.found, each.left, each.window, MARK_WORDS[each.mark]], columns)
   if (sheet.readings.length === 0) page.write('Nothing measured yet.')
@@ -51,7 +50,7 @@ export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length
   }
 
   page.heading('Every entry')
-  for (const line of sheet.log) page.row([clock(line.at), line.by, line.text], [3, 1, 8], 'text', line.struck)
+  for (const line of sheet.log) page.row([sayWhen(line.at), line.by, line.text], [3, 1, 8], 'text', line.struck)
 
   page.heading('Figures used')
   page.write(`${sheet.figures.join('; ')}.`, 'text', 8)

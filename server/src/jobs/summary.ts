@@ -2,6 +2,7 @@ import type { Outcome } from '@overhaul/core/outcome/outcome'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine } from '@overhaul/core/run-sheet/line'
+import { sayAct } from '@overhaul/core/run-sheet/say'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
@@ -25,10 +26,6 @@ export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>
   switch (next.kind) {
     case 'turn':
       return said('Next turn is ready.')
-    case 'mend':
-      return said(next.say)
-    case 'confirm':
-      return said(next.ill?.say ?? next.step.say)
     case 'released':
       return said(`Released by ${next.release.initials}.`)
     case 'closed':
@@ -37,7 +34,7 @@ export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>
         unfit: sayFindings(next.findings),
       }
     default:
-      return said(next.step.say)
+      return said(sayAct(worked.value, next).line)
   }
 }
 

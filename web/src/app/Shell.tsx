@@ -1,4 +1,4 @@
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react'
+import { type ReactNode, Suspense, useEffect, useState } from 'react'
 import { Button } from 'react-aria-components'
 import { createPortal } from 'react-dom'
 import { NavLink, Outlet, useLocation } from 'react-router'
@@ -6,10 +6,11 @@ import styled from 'styled-components'
 import { useChanges } from '../data/changes.ts'
 import { useOutbox } from '../data/outbox.ts'
 import { useDoor, useServer } from '../data/queries.ts'
+import { lazily } from './lazily.ts'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone } from './theme.ts'
 
-const DoorPage = lazy(async () => ({ default: (await import('../door/DoorPage.tsx')).DoorPage }))
+const DoorPage = lazily(async () => (await import('../door/DoorPage.tsx')).DoorPage)
 
 const Page = styled.div`
   height: 100dvh;
@@ -62,7 +63,12 @@ const Name = styled.b`
   font: 600 25px/1 var(--label);
 `
 const Subject = styled.span`
-  margin-left: auto;
+  flex: 1 1 300px;
+  min-width: 0;
+  text-align: right;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
   color: var(--slate);
   font-size: 17px;
   a {
@@ -71,8 +77,15 @@ const Subject = styled.span`
     min-height: 44px;
   }
   ${phone} {
-    margin-left: 0;
     flex: 1 0 60%;
+    text-align: left;
+    white-space: normal;
+    em {
+      display: block;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
   }
 `
 const Switch = styled(Button)`

@@ -1,4 +1,5 @@
 import type { Entry } from '@overhaul/core/stand/entries'
+import { loadFamily } from '@overhaul/core/workshop/load'
 import { QueryClient, useQuery } from '@tanstack/react-query'
 import { ApiFault, Away, api, InTrouble, type JobRecord } from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
@@ -22,6 +23,18 @@ export const useRack = () => useQuery({ queryKey: RACK, queryFn: api.rack, refet
 
 export const useJobRecord = (id: string) =>
   useQuery({ queryKey: jobKey(id), queryFn: () => api.job(id), staleTime: Number.POSITIVE_INFINITY })
+
+/** A brake family, without the others. */
+export const useFamily = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['family', id],
+    queryFn: () => loadFamily(id as string),
+    // Its code comes from the server too: what is shown waits until it is back.
+    retry: true,
+    enabled: id !== undefined,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: Number.POSITIVE_INFINITY,
+  })
 
 export const useBicycle = (id: string) => useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id) })
 

@@ -1,14 +1,15 @@
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
-import { firstRefusal, learntFrom, openJob } from '@overhaul/core/workshop/open'
+import { onlyFamily } from '@overhaul/core/workshop/load'
+import { openerOf } from '@overhaul/core/workshop/opener'
 import { useMemo } from 'react'
 import { useSettings } from '../app/settings.ts'
 import type { JobRecord } from './api.ts'
 import { deviceId, newId } from './ids.ts'
 import { mergeEntries } from './merge.ts'
 import { isHeldBack, put, useOutbox, type Waiting } from './outbox.ts'
-import { useJobRecord } from './queries.ts'
+import { useFamily, useJobRecord } from './queries.ts'
 import { useJobStream } from './stream.ts'
 
 /** A job on this screen: its record, everything worked out from it, and the one way to write to it. */
@@ -39,9 +40,11 @@ export function useJob(jobId: string): JobState {
   const { by } = useSettings()
   useJobStream(jobId, query.data !== undefined)
   const record = query.data
+  const family = useFamily(record?.hardware.family)
+  const opener = useMemo(() => (family.data?.ok ? openerOf(onlyFamily(family.data.value)) : undefined), [family.data])
 
   const waiting = useMemo(() => outbox.filter((each) => each.jobId === jobId), [outbox, jobId])
-  const learnt = useMemo(() => learntFrom(record?.visits ?? []), [record?.visits])
+  const learnt = useMemo(() => (opener ? opener.learntFrom(record?.visits ?? []) : {}), [opener, record?.visits])
   const entries = useMemo(
     () =>
       mergeEntries(
@@ -50,10 +53,15 @@ export function useJob(jobId: string): JobState {
       ),
     [record?.entries, waiting],
   )
-  const worked = useMemo(() => record && openJob(record.hardware, entries, learnt), [record, entries, learnt])
+  const worked = useMemo(
+    () => record && opener?.openJob(record.hardware, entries, learnt),
+    [record, opener, entries, learnt],
+  )
 
   if (query.error && !record) return { status: 'failed', error: query.error }
-  if (!record || !worked) return { status: 'loading' }
+  if (family.data && !family.data.ok) return { status: 'failed', error: new Error(family.data.error.message) }
+  if (family.error) return { status: 'failed', error: family.error }
+  if (!record || !opener || !worked) return { status: 'loading' }
   if (!worked.ok) return { status: 'failed', error: new Error(worked.error.message) }
   const job = worked.value
 
@@ -68,10 +76,10 @@ export function useJob(jobId: string): JobState {
         basedOn: job.state.lastSeq,
       }),
     )
-  const check = (bodies: readonly EntryBody[]) => firstRefusal(record.hardware, entries, make(bodies), learnt)
+  const check = (bodies: readonly EntryBody[]) => opener.firstRefusal(record.hardware, entries, make(bodies), learnt)
   const write = (bodies: readonly EntryBody[]): Fault | undefined => {
     const made = make(bodies)
-    const refused = firstRefusal(record.hardware, entries, made, learnt)
+    const refused = opener.firstRefusal(record.hardware, entries, made, learnt)
     if (refused) return refused.error
     put(jobId, made).catch((error) => console.error(error))
     return undefined

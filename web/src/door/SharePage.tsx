@@ -1,3 +1,4 @@
+import { sayDay } from '@overhaul/core/stand/when'
 import { useMutation } from '@tanstack/react-query'
 import styled from 'styled-components'
 import { api } from '../data/api.ts'
@@ -86,8 +87,7 @@ export default function SharePage() {
             {devices.map(({ id, name, may, since }) => (
               <li key={id}>
                 <span>
-                  <b>{name}</b> {may === 'read' ? 'reads' : 'reads and writes'} since{' '}
-                  {new Date(since).toLocaleDateString()}
+                  <b>{name}</b> {may === 'read' ? 'reads' : 'reads and writes'} since {sayDay(since)}
                 </span>
                 <Press onPress={() => showOut.mutate(id)} isDisabled={showOut.isPending}>
                   Show out

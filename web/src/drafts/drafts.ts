@@ -1,6 +1,7 @@
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { ReadingSpec } from '@overhaul/core/brake/reading'
 import { STATIONS } from '@overhaul/core/brake/station'
+import { asksFor } from '@overhaul/core/brake/step'
 import { type Fault, type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
 import { showParts } from '@overhaul/core/stand/describe'
@@ -83,9 +84,7 @@ export const sayBad = (kit: Kit, bad: Read['bad']): string =>
 
 /** Where it is asked for, or where its gauge stands. */
 function stationOf({ steps, family }: Kit, reading: string): string {
-  const step = steps.find(
-    ({ done }) => 'readings' in done && [...done.readings, ...(done.optional ?? [])].includes(reading),
-  )
+  const step = steps.find((step) => asksFor(step).includes(reading))
   const station = STATIONS.find(({ id }) => (step ? id === step.station : family.gauges[id]?.includes(reading)))
   return station ? ` (${station.title})` : ''
 }

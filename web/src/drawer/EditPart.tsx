@@ -67,10 +67,10 @@ export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }
 
   const submit = form.handleSubmit((typed) => {
     const dimensions: Record<string, number> = {}
-    for (const { id, title } of spec?.dimensions ?? []) {
+    for (const { id, title, unit } of spec?.dimensions ?? []) {
       const text = typed.dimensions[id]?.trim()
       if (!text) continue
-      const value = parseQuantity(text, 'mm', title)
+      const value = parseQuantity(text, unit, title)
       if (!value.ok) return setError(`dimensions.${id}`, { message: value.error.message })
       dimensions[id] = value.value
     }
@@ -106,8 +106,14 @@ export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }
         )}
         <FormField control={control} name="code" label="code" />
         <FormField control={control} name="name" label="name" />
-        {spec?.dimensions.map(({ id, title }) => (
-          <FormField key={id} control={control} name={`dimensions.${id}`} label={`${title}, mm`} decimal />
+        {spec?.dimensions.map(({ id, title, unit }) => (
+          <FormField
+            key={id}
+            control={control}
+            name={`dimensions.${id}`}
+            label={unit === 'mm' ? `${title}, mm` : title}
+            decimal
+          />
         ))}
         {spec?.materials && (
           <Controller

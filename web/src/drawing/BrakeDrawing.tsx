@@ -30,6 +30,8 @@ interface Props {
   /** Said under the drawing, where it is not drawn from readings. */
   readonly caption: string | undefined
   readonly onFlip: () => void
+  /** Turns the wheel once round, where that is drawn. */
+  readonly onSpin?: () => void
   /** What a dimension line is called. */
   readonly nameOf: (id: string) => string
   /** A leader or a dimension was touched: its field is wanted. */
@@ -58,14 +60,16 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   ghosts,
   leaders,
   notes,
-  flipped,
+  flipped: wantsFlipped,
   narrow,
   scaleBar,
   caption,
   onFlip,
+  onSpin,
   nameOf,
   onPick,
 }: Props) {
+  const flipped = wantsFlipped && frame.seenFrom === undefined
   const layout = layoutOf(frame, narrow)
   const { width, height } = layout
   const scale = fitScale(frame, flipped, layout)
@@ -78,34 +82,56 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       width="100%"
       {...(!narrow && { height: '100%' })}
       role="group"
-      aria-label="The brake in front view, to scale"
+      aria-label={`The brake ${frame.seenFrom === undefined ? 'in front view' : `seen ${frame.seenFrom}`}, to scale`}
     >
       <ScaleBar {...scaleBar} k={scale.k} />
-      <text x={layout.inset.x} y={66} fontSize="19" fontWeight="600">
-        {flipped ? 'RIGHT' : 'LEFT'}
-      </text>
-      <text x={width - layout.inset.x} y={66} textAnchor="end" fontSize="19" fontWeight="600">
-        {flipped ? 'LEFT' : 'RIGHT'}
-      </text>
-      <DrawnButton
-        label={flipped ? 'see from the saddle' : 'see from the front'}
-        x={width - 230}
-        y={2}
-        width={220}
-        height={48}
-        onPress={onFlip}
-      >
-        <text
-          x={width - 24}
-          y={33}
-          textAnchor="end"
-          fontSize="16"
-          fontWeight="500"
-          style={{ fill: 'var(--slate)', textDecoration: 'underline' }}
-        >
-          {flipped ? 'seen from the front · flip' : 'seen from the saddle · flip'}
+      {frame.seenFrom === undefined ? (
+        <>
+          <text x={layout.inset.x} y={66} fontSize="19" fontWeight="600">
+            {flipped ? 'RIGHT' : 'LEFT'}
+          </text>
+          <text x={width - layout.inset.x} y={66} textAnchor="end" fontSize="19" fontWeight="600">
+            {flipped ? 'LEFT' : 'RIGHT'}
+          </text>
+          <DrawnButton
+            label={flipped ? 'see from the saddle' : 'see from the front'}
+            x={width - 230}
+            y={2}
+            width={220}
+            height={48}
+            onPress={onFlip}
+          >
+            <text
+              x={width - 24}
+              y={33}
+              textAnchor="end"
+              fontSize="16"
+              fontWeight="500"
+              style={{ fill: 'var(--slate)', textDecoration: 'underline' }}
+            >
+              {flipped ? 'seen from the front · flip' : 'seen from the saddle · flip'}
+            </text>
+          </DrawnButton>
+        </>
+      ) : (
+        <text x={width - 24} y={33} textAnchor="end" fontSize="16" style={{ fill: 'var(--slate)' }}>
+          {`seen ${frame.seenFrom}`}
         </text>
-      </DrawnButton>
+      )}
+      {onSpin && (
+        <DrawnButton label="turn the wheel" x={width / 2 - 80} y={42} width={160} height={48} onPress={onSpin}>
+          <text
+            x={width / 2}
+            y={72}
+            textAnchor="middle"
+            fontSize="16"
+            fontWeight="500"
+            style={{ fill: 'var(--slate)', textDecoration: 'underline' }}
+          >
+            turn the wheel
+          </text>
+        </DrawnButton>
+      )}
       <Shapes shapes={frame.still} scale={scale} />
       <Shapes shapes={frame.moving} scale={scale} />
       {ghosts.map((ghost, index) => (
@@ -114,9 +140,6 @@ export const BrakeDrawing = memo(function BrakeDrawing({
       <Shapes shapes={frame.cable} scale={scale} />
       {frame.dimensions.map((line) => (
         <Dimension key={line.id} line={line} name={nameOf(line.id)} scale={scale} onPick={() => onPick(line.id)} />
-      ))}
-      {frame.labels.map((label) => (
-        <PartLabel key={label.text} label={label} at={at(label.at)} onRight={onRight(label.side)} />
       ))}
       {rowsOf(frame.insets).map(([inset, row]) => {
         const right = onRight(inset.side)
@@ -152,6 +175,9 @@ export const BrakeDrawing = memo(function BrakeDrawing({
           )
         )
       })}
+      {frame.labels.map((label) => (
+        <PartLabel key={label.text} label={label} at={at(label.at)} onRight={onRight(label.side)} />
+      ))}
       {frame.handles.map(({ adjuster, at: point, side, above }) => {
         const note = notes.find((each) => each.adjuster === adjuster)
         if (!note) return null

@@ -1,3 +1,4 @@
+import { type LengthUnit, lengthOf, mmOf } from '@overhaul/core/quantity/quantity'
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { type PointerEvent, useId, useRef } from 'react'
@@ -15,6 +16,8 @@ export interface Panel {
   readonly lines: readonly { readonly points: readonly CurvePoint[]; readonly label?: string }[]
   /** Where y is well: between these. */
   readonly band?: readonly [number, number]
+  /** A length, kept in mm: shown in this unit. Its unit is put to the title. */
+  readonly length?: LengthUnit
   /** More is further down, as for a depth. */
   readonly downward?: boolean
   /** The value under the marker, said beside the title. */
@@ -25,6 +28,8 @@ interface Props {
   readonly label: string
   readonly panels: readonly Panel[]
   readonly xTitle: string
+  /** x is a length, kept in mm: shown in this unit, which is put to its title. */
+  readonly xLength?: LengthUnit
   /** Spans of x that are good. */
   readonly good?: readonly (readonly [number, number])[]
   /** Where the marker stands. */
@@ -44,6 +49,19 @@ const GAP = 10
 const TEXT = { fontSize: 15, fontWeight: 500 } as const
 const SLATE = { ...TEXT, style: { fill: 'var(--slate)' } }
 
+interface Ticked {
+  readonly ticks: (count: number) => number[]
+  readonly domain: () => number[]
+}
+
+/** Round figures of an axis, in the unit it is read in, and where each stands in the unit it is kept in. */
+function ticksOf(scale: Ticked, count: number, length: LengthUnit | undefined) {
+  if (length !== 'in') return scale.ticks(count).map((each) => ({ at: each, text: String(each) }))
+  const inches = scaleLinear(scale.domain().map((mm) => lengthOf(mm, 'in')))
+  return inches.ticks(count).map((each) => ({ at: mmOf(each, 'in'), text: String(each) }))
+}
+const named = (title: string, length: LengthUnit | undefined) => (length ? `${title}, ${length}` : title)
+
 /** The point of a line nearest to an x. */
 const nearest = (points: readonly CurvePoint[], at: number): CurvePoint | undefined =>
   points.reduce<CurvePoint | undefined>(
@@ -52,7 +70,7 @@ const nearest = (points: readonly CurvePoint[], at: number): CurvePoint | undefi
   )
 
 /** Curves over one x, one above the other, with axes in real units; the good span marked, dragged along x where that means something. */
-export function Curves({ label, panels, xTitle, good = [], at, valueText, narrow = false, onDrag }: Props) {
+export function Curves({ label, panels, xTitle, xLength, good = [], at, valueText, narrow = false, onDrag }: Props) {
   const width = narrow ? NARROW : WIDE
   const svg = useRef<SVGSVGElement>(null)
   const clip = useId()
@@ -94,13 +112,13 @@ export function Curves({ label, panels, xTitle, good = [], at, valueText, narrow
           />
         </g>
       ))}
-      {x.ticks(6).map((each) => (
-        <text key={each} x={x(each)} y={foot + 18} textAnchor="middle" {...SLATE}>
-          {each}
+      {ticksOf(x, 6, xLength).map(({ at: each, text }) => (
+        <text key={text} x={x(each)} y={foot + 18} textAnchor="middle" {...SLATE}>
+          {text}
         </text>
       ))}
       <text x={width - EDGE.right} y={height - 8} textAnchor="end" {...TEXT}>
-        {xTitle}
+        {named(xTitle, xLength)}
       </text>
     </svg>
   )
@@ -117,7 +135,7 @@ interface PanelProps {
 }
 
 function PanelDrawing({
-  panel: { title, lines, band, downward = false, value },
+  panel: { title, lines, band, downward = false, value, length },
   x,
   right,
   plot,
@@ -144,7 +162,7 @@ function PanelDrawing({
         <rect x={EDGE.left} y={top - 4} width={right - EDGE.left} height={plot + 8} />
       </clipPath>
       <text x={0} y={18} fontSize="16" fontWeight="600">
-        {title}
+        {named(title, length)}
       </text>
       {value && (
         <text x={right} y={18} textAnchor="end" fontSize="18" fontWeight="600">
@@ -179,11 +197,11 @@ function PanelDrawing({
         </>
       )}
       <path d={`M${EDGE.left},${top}V${floor}H${right}`} stroke="var(--ink)" fill="none" />
-      {y.ticks(3).map((each) => (
-        <g key={each}>
+      {ticksOf(y, 3, length).map(({ at: each, text }) => (
+        <g key={text}>
           <line x1={EDGE.left - 4} x2={EDGE.left} y1={y(each)} y2={y(each)} stroke="var(--ink)" />
           <text x={EDGE.left - 8} y={y(each) + 5} textAnchor="end" {...SLATE}>
-            {each}
+            {text}
           </text>
         </g>
       ))}

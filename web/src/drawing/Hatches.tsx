@@ -24,8 +24,16 @@ export function Hatches() {
         <marker id="arrow" markerWidth="9" markerHeight="9" refX="8" refY="4.5" orient="auto-start-reverse">
           <path d="M0,1.5L8.5,4.5L0,7.5Z" fill="var(--ink)" />
         </marker>
-        <marker id="arrow-predicted" markerWidth="9" markerHeight="9" refX="6" refY="4.5" orient="auto-start-reverse">
-          <path d="M0,1L8,4.5L0,8Z" fill="var(--predicted)" />
+        <marker
+          id="arrow-predicted"
+          markerUnits="userSpaceOnUse"
+          markerWidth="16"
+          markerHeight="12"
+          refX="13"
+          refY="6"
+          orient="auto-start-reverse"
+        >
+          <path d="M0,1L14,6L0,11Z" fill="var(--predicted)" />
         </marker>
       </defs>
     </svg>

@@ -12,6 +12,8 @@ interface Props {
   readonly biteMm: number | undefined
   readonly biteMark: MarkName
   readonly expectedBitesMm: readonly number[]
+  /** What else is told by finger travel. */
+  readonly also: readonly { readonly title: string; readonly mm: number; readonly mark: MarkName }[]
   readonly window: Window | undefined
   readonly narrow: boolean
   readonly show: (mm: number) => string
@@ -34,6 +36,7 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
     biteMm,
     biteMark,
     expectedBitesMm,
+    also,
     window,
     narrow,
     show,
@@ -91,6 +94,16 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
           <MarkShape shape="predicted" r={7} />
         </g>
       ))}
+      {also.map((each) => (
+        <g key={each.title} transform={`translate(${x(reachMm - each.mm)},${middle - 4})`}>
+          <MarkShape shape={each.mark} r={6} />
+          {!narrow && (
+            <text x={-14} y={60} textAnchor="end" fontSize="16" fontWeight="500">
+              {each.title} {show(each.mm)}
+            </text>
+          )}
+        </g>
+      ))}
       {biteMm !== undefined && (
         <g transform={`translate(${x(reachMm - biteMm)},${middle - 4})`}>
           <MarkShape shape={biteMark} />
@@ -119,7 +132,7 @@ export const LeverDrawing = memo(function LeverDrawing(props: Props) {
         fontSize="15"
         style={{ fill: 'var(--slate)', fontFamily: 'var(--text)' }}
       >
-        {narrow ? 'drag the blade to squeeze' : 'hold Space or drag the blade to squeeze'}
+        {narrow ? 'drag the blade to squeeze' : 'hold Space, or drag the blade'}
       </text>
       <rect
         x={blade - 26}

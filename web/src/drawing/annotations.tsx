@@ -87,6 +87,12 @@ export function InsetDrawing({
   )
 }
 
+/** Words beside a point: from it outwards, or on a narrow drawing from the edge of the paper. */
+const beside = (x: number, onRight: boolean, off: number, { narrow, width }: Layout) =>
+  narrow
+    ? ({ x: onRight ? width - 4 : 4, textAnchor: onRight ? 'end' : 'start' } as const)
+    : ({ x: x + (onRight ? off : -off), textAnchor: onRight ? 'start' : 'end' } as const)
+
 export function LeaderLine({
   leader,
   to,
@@ -108,12 +114,16 @@ export function LeaderLine({
   const end = onRight ? width - at.end : at.end
   const text = onRight ? end + 8 : end - 8
   const mark = onRight ? end + at.mark : end - at.mark
+  const title = beside(end, onRight, 8, layout)
   return (
     <g>
       <path d={`M${elbow},${y}L${to[0]},${to[1]}`} fill="none" stroke="var(--ink)" markerEnd="url(#arrow)" />
       <path d={`M${elbow},${y}H${end}`} stroke="var(--ink)" />
       <text x={text} y={y + 10} textAnchor={onRight ? 'start' : 'end'} fontSize="30" fontWeight="600">
         {leader.text}
+      </text>
+      <text {...title} y={y + 30} fontSize="16" fontWeight="500">
+        {leader.title}
       </text>
       <g transform={`translate(${mark},${y - 1})`}>
         <MarkShape shape={leader.mark} />
@@ -132,12 +142,6 @@ export function LeaderLine({
 
 /** Words keep clear of a line that runs under them. */
 const HALO = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5, strokeLinejoin: 'round' } as const
-
-/** Words beside a point: from it outwards, or on a narrow drawing from the edge of the paper. */
-const beside = (x: number, onRight: boolean, off: number, { narrow, width }: Layout) =>
-  narrow
-    ? ({ x: onRight ? width - 4 : 4, textAnchor: onRight ? 'end' : 'start' } as const)
-    : ({ x: x + (onRight ? off : -off), textAnchor: onRight ? 'start' : 'end' } as const)
 
 export function ScrewLabel({
   note,
@@ -224,6 +228,7 @@ export function PartLabel({ label, at, onRight }: { label: FrameLabel; at: Point
       textAnchor={onRight ? 'start' : 'end'}
       fontSize="16"
       fontWeight="500"
+      {...HALO}
     >
       {label.text}
     </text>

@@ -44,6 +44,10 @@ const INKS: Readonly<Record<Role, Ink>> = {
   'seat-tube': { fill: 'url(#hatch-wall)', stroke: INK, strokeWidth: 1.4 },
   thread: { fill: 'none', stroke: INK, strokeWidth: 1.2 },
   engaged: { fill: 'none', stroke: 'var(--in)', strokeWidth: 5 },
+  skin: { fill: 'none', stroke: INK, strokeWidth: 1.2 },
+  ghost: { fill: 'none', stroke: 'var(--predicted)', strokeWidth: 1.4, strokeDasharray: '6 4' },
+  limit: { fill: 'none', stroke: 'var(--slate)', strokeWidth: 1.4, strokeDasharray: '3 3' },
+  fault: { fill: 'none', stroke: 'var(--out)', strokeWidth: 3 },
   axis: { fill: 'none', stroke: 'var(--slate)', strokeWidth: 1, strokeDasharray: '14 4 3 4' },
 }
 

@@ -1,14 +1,9 @@
+import { type Box, outside, overlap, type Place, within } from './boxes.ts'
+
 /** A line to be named, in the drawing's own pixels. */
 export interface NamedLine {
   readonly label: string
-  readonly points: readonly { readonly x: number; readonly y: number }[]
-}
-
-interface Box {
-  readonly left: number
-  readonly right: number
-  readonly top: number
-  readonly bottom: number
+  readonly points: readonly Place[]
 }
 
 export interface PlacedLabel {
@@ -24,19 +19,8 @@ const LETTER = 7.4
 const LINE = 17
 const CLEAR = 4
 
-const overlap = (a: Box, b: Box): number =>
-  Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) *
-  Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top))
-
-const outside = (box: Box, room: Box): number =>
-  Math.max(0, room.left - box.left) +
-  Math.max(0, box.right - room.right) +
-  Math.max(0, room.top - box.top) +
-  Math.max(0, box.bottom - room.bottom)
-
 /** How much of a line runs through a box, in points of it. */
-const crossing = ({ points }: NamedLine, box: Box): number =>
-  points.filter(({ x, y }) => x > box.left && x < box.right && y > box.top && y < box.bottom).length
+const crossing = ({ points }: NamedLine, box: Box): number => points.filter((each) => within(each, box)).length
 
 const ALONG = [1, 0.85, 0.7, 0.55, 0.4, 0.25] as const
 const OFF = [-CLEAR - 3, LINE, -CLEAR - 16, LINE + 14] as const

@@ -1,247 +1,224 @@
 import { kitOf } from '@overhaul/core/bench/kit'
-import type { Family } from '@overhaul/core/brake/family'
-import { type SchoolOption, type SchoolSpec, usualOf } from '@overhaul/core/brake/school'
-import type { Circumstances, StepSpec } from '@overhaul/core/brake/step'
+import { STATIONS } from '@overhaul/core/brake/station'
 import { CALCULATIONS } from '@overhaul/core/calculations/registry'
-import { BITE, convertBite, type RimThrow, rimThrowOf } from '@overhaul/core/families/rim/bite'
-import { CAUTIONS } from '@overhaul/core/reference/cautions'
-import { showQuantity } from '@overhaul/core/stand/describe'
-import { vocabulary } from '@overhaul/core/tape/words'
-import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
-import { useState } from 'react'
+import { FAMILIES } from '@overhaul/core/workshop/families'
+import { type ReactNode, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { Link, NavLink, useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import styled from 'styled-components'
-import { useSettings } from '../app/settings.ts'
+import { phone } from '../app/theme.ts'
+import { Hatches } from '../drawing/Hatches.tsx'
 import { Choose } from '../ui/Choose.tsx'
-import { Ruled } from '../ui/layout.ts'
 import { SearchField } from '../ui/SearchField.tsx'
 import { Title } from '../ui/Title.tsx'
-import { Cautions, Label, Slate, SourceNote } from '../ui/words.tsx'
+import { Label, Slate } from '../ui/words.tsx'
+import { CalculationPage } from './CalculationPage.tsx'
+import { entriesOf, PAGES, seek } from './entries.ts'
+import { SchoolsPage } from './SchoolsPage.tsx'
+import { StationPage } from './StationPage.tsx'
+import { CautionsPage, SymptomsPage, TapePage, TorquePage, WordsPage } from './tables.tsx'
 
 const Room = styled.main`
-  position: relative;
   flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  ${phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+const Index = styled.nav`
+  min-height: 0;
+  overflow-y: auto;
+  border-right: 1px solid var(--rule);
+  padding: 14px 16px 40px 24px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  align-content: start;
+  ${phone} {
+    border-right: 0;
+    padding: 12px 16px 40px;
+  }
+  ul {
+    list-style: none;
+    padding: 0;
+  }
+  a {
+    min-height: 44px;
+    display: grid;
+    align-content: center;
+    text-decoration: none;
+    border-bottom: 1px solid var(--rule);
+    font: 500 18px/1.15 var(--label);
+  }
+  a[aria-current='page'] {
+    font-weight: 700;
+    border-bottom: 3px solid var(--ink);
+  }
+`
+const Leaf = styled.div`
   min-height: 0;
   overflow-y: auto;
   padding: 18px 24px 60px;
   display: grid;
-  gap: 28px;
+  gap: 22px;
   align-content: start;
+  ${phone} {
+    padding: 12px 16px 60px;
+  }
   section {
     display: grid;
     gap: 10px;
     max-width: 1000px;
   }
-  td b {
-    font: 600 19px/1.2 var(--label);
+  > h2,
+  section > h2:first-child {
+    font: 600 30px/1.1 var(--label);
+  }
+  :target {
+    outline: 3px solid var(--predicted);
+    outline-offset: 4px;
   }
 `
-const Head = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
-  align-items: center;
-`
 
-/** Before anything of the brake is known, all of it to be done. */
-const NOWHERE: Circumstances = {
-  end: 'rear',
-  work: 'fit',
-  number: () => undefined,
-  seen: () => undefined,
-  way: () => undefined,
-  cableAnew: true,
-  loosened: () => false,
-}
-const saidOf = ({ say }: StepSpec): string => (typeof say === 'string' ? say : say(NOWHERE))
-
-/** Cautions; for one family the steps, the schools and the tape’s words; every calculation with its source. */
+/** The handbook: an index down the side, one search over all of it, and one thing at a time beside it. */
 export default function HandbookPage() {
+  const { page, id } = useParams()
+  const [query, setQuery] = useSearchParams()
   const [search, setSearch] = useState('')
-  const [family, setFamily] = useState<Family>(FAMILIES[0] as Family)
-  const found = (...texts: readonly string[]) => texts.join(' ').toLowerCase().includes(search.trim().toLowerCase())
-  const cautions = Object.values(CAUTIONS).filter((each) => found(each.text))
+  const family = FAMILIES.find((each) => each.id === query.get('brake')) ?? (FAMILIES[0] as (typeof FAMILIES)[0])
   const kit = kitOf(family)
-  const steps = kit.steps.filter((each) => found(each.title, saidOf(each), each.why))
-  const calculations = CALCULATIONS.filter((each) => found(each.id, each.title, each.summary))
-  const model = fitFamily(family.id, {})
-  const brake = model.ok ? rimThrowOf(model.value) : undefined
-  return (
-    <Room>
-      <Title>Handbook</Title>
-      <Head>
+  const entries = useMemo(() => entriesOf(kit), [kit])
+  const sought = useDeferredValue(search)
+  const found = seek(entries, sought)
+  const navigate = useNavigate()
+  const suffix = query.size > 0 ? `?${query}` : ''
+  const at = (to: string) => {
+    const [path = '', hash] = to.split('#')
+    return `${path}${suffix}${hash ? `#${hash}` : ''}`
+  }
+  const leaf = useRef<HTMLDivElement>(null)
+  const { pathname, hash } = useLocation()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another page is read from its beginning, or from what was sought
+  useEffect(() => {
+    const target = hash && document.getElementById(hash.slice(1))
+    if (target) target.scrollIntoView({ block: 'center' })
+    else if (leaf.current) leaf.current.scrollTop = 0
+  }, [pathname, hash])
+
+  const link = (to: string, title: ReactNode) => (
+    <li key={to}>
+      <NavLink to={at(to)}>{title}</NavLink>
+    </li>
+  )
+  const index = (
+    <Index aria-label="Index">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (found[0]) navigate(at(found[0].to))
+        }}
+      >
         <SearchField
           label="Search the handbook"
           placeholder="search the handbook"
           value={search}
           onChange={setSearch}
         />
-        <Choose
-          label="For this brake"
-          unseen
-          options={FAMILIES}
-          value={family.id}
-          onChange={(id) => setFamily(FAMILIES.find((each) => each.id === id) ?? family)}
-        />
-      </Head>
-      {cautions.length > 0 && (
-        <section aria-label="Cautions">
-          <Label>Cautions</Label>
-          <Cautions>
-            {cautions.map((each) => (
-              <li key={each.id}>{each.text}</li>
-            ))}
-          </Cautions>
-        </section>
+      </form>
+      <Choose
+        label="for this brake"
+        options={FAMILIES}
+        value={family.id}
+        onChange={(brake) => setQuery({ brake }, { replace: true })}
+      />
+      {sought.trim() !== '' ? (
+        <ul aria-label="Found">
+          {found.length === 0 && <p>Nothing in the handbook matches “{sought}”.</p>}
+          {found.slice(0, 40).map((each) => (
+            <li key={`${each.to} ${each.title}`}>
+              <Link to={at(each.to)}>
+                <span>
+                  {each.title} <Slate>{each.kind}</Slate>
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <>
+          <Label>Stations</Label>
+          <ul>{STATIONS.map((each) => link(`/handbook/station/${each.id}`, each.title))}</ul>
+          <Label>Look up</Label>
+          <ul>{PAGES.map((each) => link(`/handbook/${each.id}`, each.title))}</ul>
+          <Label>Calculations</Label>
+          <ul>{CALCULATIONS.map((each) => link(`/handbook/calculation/${each.id}`, each.title))}</ul>
+        </>
       )}
-      {steps.length > 0 && (
-        <section aria-label="Steps">
-          <Label>In working order</Label>
-          <Ruled>
-            <tbody>
-              {steps.map((step) => (
-                <tr key={step.id}>
-                  <td>
-                    <b>{step.title}</b>
-                  </td>
-                  <td>
-                    {saidOf(step)}
-                    <br />
-                    <Slate>{step.why}</Slate>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Ruled>
-        </section>
-      )}
-      {search.trim() === '' &&
-        kit.schools.filter((each) => each !== BITE).map((school) => <SchoolList key={school.id} school={school} />)}
-      {brake && search.trim() === '' && <BiteTable family={family} brake={brake} />}
-      {calculations.length > 0 && <Calculations found={calculations} />}
-      {model.ok && search.trim() === '' && (
-        <section aria-label="Tape">
-          <Label>The tape’s words</Label>
-          <Ruled>
-            <tbody>
-              {vocabulary({ kit, model: model.value }).map((each) => (
-                <tr key={each.word}>
-                  <td>
-                    <b>{each.word}</b>
-                  </td>
-                  <td>{each.means}</td>
-                  <td>
-                    <Slate>{each.form}</Slate>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Ruled>
-        </section>
-      )}
-      {cautions.length + steps.length + calculations.length === 0 && <p>Nothing in the handbook matches “{search}”.</p>}
+    </Index>
+  )
+  const shown = page ?? 'symptoms'
+  return (
+    <Room>
+      <Title>Handbook</Title>
+      <Hatches />
+      <Sides index={index} onPage={page !== undefined} back={at('/handbook')}>
+        <Leaf ref={leaf}>
+          {shown === 'station' && <StationPage kit={kit} station={id ?? 'wheel'} />}
+          {shown === 'calculation' && <CalculationPage key={id} id={id ?? ''} />}
+          {shown === 'schools' && <SchoolsPage key={family.id} family={family} />}
+          {shown === 'torque' && <TorquePage />}
+          {shown === 'cautions' && <CautionsPage />}
+          {shown === 'words' && <WordsPage />}
+          {shown === 'symptoms' && <SymptomsPage at={at} />}
+          {shown === 'tape' && <TapePage kit={kit} family={family} />}
+        </Leaf>
+      </Sides>
     </Room>
   )
 }
 
-/** The ways one thing is done, with where each comes from. */
-function SchoolList({ school }: { school: SchoolSpec }) {
-  return (
-    <section aria-label={`Schools: ${school.title}`}>
-      <Label>Schools: {school.title}</Label>
-      <Ruled>
-        <tbody>
-          {school.options.map((each) => (
-            <tr key={each.id}>
-              <td style={{ width: 220 }}>
-                <b>{each.title}</b>
-              </td>
-              <td>
-                {each.says} <SourceNote source={each.source} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Ruled>
-    </section>
-  )
-}
-
-function BiteTable({ family, brake }: { family: Family; brake: RimThrow }) {
-  const { length } = useSettings()
-  const said = (school: SchoolOption, other: SchoolOption) => {
-    const { amount = 0 } = convertBite(usualOf(school), other.id, brake)
-    return other.amount?.unit === 'mm' ? showQuantity(amount, 'mm', length) : `${Math.round(100 * amount)} %`
+const Only = styled.div<{ $on: 'index' | 'page'; $page: boolean }>`
+  display: contents;
+  ${phone} {
+    display: ${({ $on, $page }) => (($on === 'page') === $page ? 'contents' : 'none')};
   }
-  return (
-    <section aria-label="Bite schools">
-      <Label>Bite schools, each said in the words of the others</Label>
-      <Slate>
-        For a {family.title} brake of the book and its lever. On the Stand they convert for the brake at hand.
-      </Slate>
-      <div style={{ overflowX: 'auto' }}>
-        <Ruled>
-          <thead>
-            <tr>
-              <th>school</th>
-              {BITE.options.map((each) => (
-                <th key={each.id}>{each.title}</th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {BITE.options.map((school) => (
-              <tr key={school.id}>
-                <td>
-                  <b>{school.title}</b>
-                  <br />
-                  {school.says} <SourceNote source={school.source} />
-                </td>
-                {BITE.options.map((other) => (
-                  <td key={other.id}>{said(school, other)}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </Ruled>
-      </div>
-    </section>
-  )
-}
+`
+const Back = styled(Link)`
+  display: none;
+  ${phone} {
+    display: grid;
+    align-content: center;
+    min-height: 46px;
+    padding: 0 16px;
+    font: 600 18px/1 var(--label);
+    border-bottom: 1px solid var(--rule);
+  }
+`
 
-function Calculations({ found }: { found: typeof CALCULATIONS }) {
+/** Index and page side by side; on a phone the one or the other. */
+function Sides({
+  index,
+  onPage,
+  back,
+  children,
+}: {
+  index: ReactNode
+  onPage: boolean
+  back: string
+  children: ReactNode
+}) {
   return (
-    <section aria-label="Calculations">
-      <Label>Calculations</Label>
-      <Ruled>
-        <tbody>
-          {found.map((each) => {
-            const worked = each.work(each.example)
-            return (
-              <tr key={each.id}>
-                <td style={{ width: 220 }}>
-                  <b>{each.title}</b>
-                  <br />
-                  <Slate>{each.id}</Slate>
-                </td>
-                <td>
-                  {each.summary}
-                  {worked.ok &&
-                    worked.value.working.map((line) => (
-                      <div key={line.formula}>
-                        {line.formula} <Slate>— {line.numbers}</Slate>
-                      </div>
-                    ))}
-                  {each.sources.map((source) => (
-                    <div key={source.title}>
-                      <SourceNote source={source} />
-                    </div>
-                  ))}
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </Ruled>
-    </section>
+    <>
+      <Only $on="index" $page={onPage}>
+        {index}
+      </Only>
+      <Only $on="page" $page={onPage}>
+        <div style={{ minHeight: 0, display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+          <Back to={back}>Index</Back>
+          {children}
+        </div>
+      </Only>
+    </>
   )
 }

@@ -33,7 +33,7 @@ describe('the hardware sheet', () => {
     expect(provenanceOf(spec('armMm'), undefined)).toContain('memory')
     expect(
       provenanceOf(spec('armMm'), { value: 1, provenance: 'measured', since: '2026-03-02T12:00:00Z', by: '7' }),
-    ).toBe('measured, 2 Mar 2026, by 7')
+    ).toBe('measured, Mon 2 Mar 2026, by 7')
     expect(provenanceOf(spec('armMm'), { value: 1, provenance: 'maker' })).toBe('maker’s figure')
   })
 
@@ -44,7 +44,12 @@ describe('the hardware sheet', () => {
       const { shape, told, assumed } = groupsOf(family, model)
       const all = [...shape, ...told, ...assumed].map((each) => each.id)
       expect(all.sort()).toEqual(family.dimensions.map((each) => each.id).sort())
-      expect(shape.map((each) => each.id)).toEqual(expect.arrayContaining(['rimWidthMm', 'tyreWidthMm']))
+      const drawn = {
+        rim: ['rimWidthMm', 'tyreWidthMm'],
+        rotor: ['armMm'],
+        drum: ['armMm', 'camHalfMm', 'drumRadiusMm'],
+      }[family.track]
+      expect(shape.map((each) => each.id)).toEqual(expect.arrayContaining(drawn))
       expect(told.map((each) => each.id)).toEqual(expect.arrayContaining(['leverReachMm', 'leverCableArmMm']))
       expect(assumed.map((each) => each.id)).toEqual(expect.arrayContaining(['brakeStiffness', 'cableFriction']))
     },

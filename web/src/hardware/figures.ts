@@ -12,7 +12,7 @@ import {
   type UnitId,
 } from '@overhaul/core/quantity/quantity'
 import { type Dimension, fitHardware, type Hardware } from '@overhaul/core/stand/hardware'
-import { format } from 'date-fns'
+import { sayDay } from '@overhaul/core/stand/when'
 
 const isUnit = (unit: string): unit is UnitId => unit in UNITS
 
@@ -75,7 +75,7 @@ export function following(family: Family, hardware: Hardware, typed: Typed, leng
 export function provenanceOf(spec: DimensionSpec, known: Dimension | undefined): string {
   if (!known) return spec.source.kind === 'our-choice' ? 'assumed' : 'typical, from memory'
   const what = known.provenance === 'maker' ? 'maker’s figure' : 'measured'
-  const when = known.since ? `, ${format(new Date(known.since), 'd MMM yyyy')}` : ''
+  const when = known.since ? `, ${sayDay(known.since)}` : ''
   return `${what}${when}${known.by ? `, by ${known.by}` : ''}`
 }
 

@@ -2,7 +2,7 @@ import { routeOf } from '@overhaul/core/cable/route'
 import { reachAt } from '@overhaul/core/mount/judge'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import { useOtherEnd } from '../data/other-end.ts'
-import { Label, Slate } from '../ui/words.tsx'
+import { Label, Read, Slate } from '../ui/words.tsx'
 
 const reachLines = (stand: Stand): readonly string[] => {
   const reach = reachAt(stand)
@@ -26,7 +26,9 @@ export function OtherEnd({ jobId, of }: { jobId: string; of: 'reach' | 'cable' }
         <Slate>{of === 'reach' ? 'Not measured yet.' : 'Its cable’s way is not written yet.'}</Slate>
       )}
       {lines.map((each) => (
-        <p key={each}>{each}</p>
+        <p key={each}>
+          <Read>{each}</Read>
+        </p>
       ))}
     </section>
   )

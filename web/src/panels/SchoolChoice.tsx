@@ -1,7 +1,9 @@
 import { partOf, type SchoolSpec } from '@overhaul/core/brake/school'
+import { readIn } from '@overhaul/core/quantity/read-in'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
 import { Choose } from '../ui/Choose.tsx'
 import { Label, SourceNote } from '../ui/words.tsx'
 
@@ -25,6 +27,7 @@ export function SchoolChoice({ id, job, write }: Props) {
 }
 
 function Choice({ school, job, write }: Omit<Props, 'id'> & { school: SchoolSpec }) {
+  const { length } = useSettings()
   const now = job.schools[school.id]?.option
   const chosen = school.options.find((each) => each.id === now)
   return (
@@ -34,7 +37,7 @@ function Choice({ school, job, write }: Omit<Props, 'id'> & { school: SchoolSpec
         label={`School: ${school.title}`}
         unseen
         isDisabled={job.state.ended !== undefined}
-        options={school.options}
+        options={school.options.map((each) => ({ ...each, title: readIn(each.title, length) }))}
         value={now ?? ''}
         onChange={(to) => write([{ kind: 'swap', part: partOf(school), to }])}
       />

@@ -1,10 +1,13 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import { hasStraddle } from '@overhaul/core/cable/straddle'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { type ComponentType, lazy } from 'react'
+import { stepsOn } from '@overhaul/core/run-sheet/status'
+import type { ComponentType } from 'react'
+import { lazily } from '../app/lazily.ts'
 import { bitesOnRim } from './bite/bites-on-rim.ts'
 import { isPlanned } from './mount/is-planned.ts'
 import type { NotesProps } from './notes.ts'
+import { isStacked } from './stack/is-stacked.ts'
 
 /** What a capability shows at a station, and the brakes it serves. */
 interface StationPanel {
@@ -16,25 +19,37 @@ interface StationPanel {
 
 /** Each comes when its station is first opened. */
 const FETCH = {
-  MatchNotes: async () => ({ default: (await import('./match/MatchNotes.tsx')).MatchNotes }),
-  PadNotes: async () => ({ default: (await import('./pads/PadNotes.tsx')).PadNotes }),
-  CableNotes: async () => ({ default: (await import('./cable/CableNotes.tsx')).CableNotes }),
-  StraddleNotes: async () => ({ default: (await import('./cable/StraddleNotes.tsx')).StraddleNotes }),
-  MountPlans: async () => ({ default: (await import('./mount/MountPlans.tsx')).MountPlans }),
-  ReachNotes: async () => ({ default: (await import('./mount/ReachLine.tsx')).ReachNotes }),
-  LeverWeightNotes: async () => ({ default: (await import('./cable/LeverWeightNotes.tsx')).LeverWeightNotes }),
-  BiteNotes: async () => ({ default: (await import('./bite/BiteNotes.tsx')).BiteNotes }),
-  OtherEnd: async () => ({ default: (await import('./OtherEnd.tsx')).OtherEnd }),
+  MatchNotes: async () => (await import('./match/MatchNotes.tsx')).MatchNotes,
+  PadNotes: async () => (await import('./pads/PadNotes.tsx')).PadNotes,
+  CableNotes: async () => (await import('./cable/CableNotes.tsx')).CableNotes,
+  StraddleNotes: async () => (await import('./cable/StraddleNotes.tsx')).StraddleNotes,
+  MountPlans: async () => (await import('./mount/MountPlans.tsx')).MountPlans,
+  ReachNotes: async () => (await import('./mount/ReachLine.tsx')).ReachNotes,
+  LeverWeightNotes: async () => (await import('./cable/LeverWeightNotes.tsx')).LeverWeightNotes,
+  BiteNotes: async () => (await import('./bite/BiteNotes.tsx')).BiteNotes,
+  StackPlans: async () => (await import('./stack/StackPlans.tsx')).StackPlans,
+  RotorNotes: async () => (await import('./disc/RotorNotes.tsx')).RotorNotes,
+  DiscPadNotes: async () => (await import('./disc/DiscPadNotes.tsx')).DiscPadNotes,
+  BeddingNotes: async () => (await import('./disc/BeddingNotes.tsx')).BeddingNotes,
+  DrumNotes: async () => (await import('./drum/DrumNotes.tsx')).DrumNotes,
+  LiningNotes: async () => (await import('./drum/LiningNotes.tsx')).LiningNotes,
+  OtherEnd: async () => (await import('./OtherEnd.tsx')).OtherEnd,
 }
-const MatchNotes = lazy(FETCH.MatchNotes)
-const PadNotes = lazy(FETCH.PadNotes)
-const CableNotes = lazy(FETCH.CableNotes)
-const StraddleNotes = lazy(FETCH.StraddleNotes)
-const MountPlans = lazy(FETCH.MountPlans)
-const ReachNotes = lazy(FETCH.ReachNotes)
-const LeverWeightNotes = lazy(FETCH.LeverWeightNotes)
-const BiteNotes = lazy(FETCH.BiteNotes)
-const OtherEnd = lazy(FETCH.OtherEnd)
+const MatchNotes = lazily(FETCH.MatchNotes)
+const PadNotes = lazily(FETCH.PadNotes)
+const CableNotes = lazily(FETCH.CableNotes)
+const StraddleNotes = lazily(FETCH.StraddleNotes)
+const MountPlans = lazily(FETCH.MountPlans)
+const ReachNotes = lazily(FETCH.ReachNotes)
+const LeverWeightNotes = lazily(FETCH.LeverWeightNotes)
+const BiteNotes = lazily(FETCH.BiteNotes)
+const StackPlans = lazily(FETCH.StackPlans)
+const RotorNotes = lazily(FETCH.RotorNotes)
+const DiscPadNotes = lazily(FETCH.DiscPadNotes)
+const BeddingNotes = lazily(FETCH.BeddingNotes)
+const DrumNotes = lazily(FETCH.DrumNotes)
+const LiningNotes = lazily(FETCH.LiningNotes)
+const OtherEnd = lazily(FETCH.OtherEnd)
 
 /** All of them, before the hand asks. */
 export const fetchPanels = () => Promise.all(Object.values(FETCH).map((fetch) => fetch()))
@@ -44,6 +59,11 @@ const reads =
   (reading: string) =>
   ({ kit }: Job): boolean =>
     kit.reading(reading) !== undefined
+/** A step stands on this job’s sheet. */
+const asks =
+  (step: string) =>
+  (job: Job): boolean =>
+    stepsOn(job).some(({ id }) => id === step)
 const straddled = ({ family }: Job): boolean => hasStraddle(family)
 const onArms = ({ model }: Job): boolean => model.padArm !== undefined
 
@@ -58,6 +78,12 @@ export const STATION_PANELS: readonly StationPanel[] = [
   { id: 'other-cable', stations: ['cable'], serves: always, Panel: OtherCable },
   { id: 'straddle', stations: ['match', 'bite'], serves: straddled, Panel: StraddleNotes },
   { id: 'mount', stations: ['mount'], serves: isPlanned, Panel: MountPlans },
+  { id: 'stack', stations: ['mount'], serves: isStacked, Panel: StackPlans },
+  { id: 'rotor', stations: ['wheel'], serves: asks('rotor-star'), Panel: RotorNotes },
+  { id: 'disc-pads', stations: ['pads'], serves: reads('padFixed'), Panel: DiscPadNotes },
+  { id: 'bedding', stations: ['prove'], serves: asks('bedding-in'), Panel: BeddingNotes },
+  { id: 'drum', stations: ['match'], serves: reads('armApplied'), Panel: DrumNotes },
+  { id: 'linings', stations: ['pads'], serves: reads('armApplied'), Panel: LiningNotes },
   { id: 'reach', stations: ['mount'], serves: reads('trackReach'), Panel: ReachNotes },
   { id: 'other-reach', stations: ['mount'], serves: reads('trackReach'), Panel: OtherReach },
   { id: 'lever-weight', stations: ['centre'], serves: reads('leverWeight'), Panel: LeverWeightNotes },

@@ -1,5 +1,5 @@
 import { jobSheet } from '@overhaul/core/sheet/job-sheet'
-import { format } from 'date-fns'
+import { sayWhen } from '@overhaul/core/stand/when'
 import { useParams } from 'react-router'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
@@ -86,13 +86,13 @@ export default function SheetPage() {
         </Cautions>
       </section>
       <section>
-        <Label>Readings, as found and as left</Label>
+        <Label>Readings, as found and now</Label>
         <Ruled>
           <thead>
             <tr>
               <th>reading</th>
               <th>as found</th>
-              <th>as left</th>
+              <th>now</th>
               <th>window</th>
               <th>state</th>
             </tr>
@@ -142,7 +142,7 @@ export default function SheetPage() {
                 key={index}
                 style={each.struck ? { textDecoration: 'line-through', color: 'var(--slate)' } : undefined}
               >
-                <td style={{ whiteSpace: 'nowrap' }}>{format(new Date(each.at), 'd MMM yyyy, H:mm')}</td>
+                <td style={{ whiteSpace: 'nowrap' }}>{sayWhen(each.at)}</td>
                 <td>{each.by}</td>
                 <td>{each.text}</td>
               </tr>

@@ -1,3 +1,4 @@
+import { sayDay } from '@overhaul/core/stand/when'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
@@ -193,8 +194,17 @@ function Unfit({ job }: { job: JobRow }) {
 
 function JobState({ job }: { job: JobRow }) {
   const said = job.complaint || job.summary.nextSay
-  if (job.closedAt) return <b style={{ color: 'var(--out)' }}>Not to be ridden</b>
-  return <div style={{ minWidth: 0 }}>{job.releasedAt ? <Slate>{job.summary.nextSay}</Slate> : said}</div>
+  if (job.closedAt)
+    return (
+      <div style={{ minWidth: 0 }}>
+        <b style={{ color: 'var(--out)' }}>Not to be ridden</b> <Slate>{sayDay(job.closedAt)}</Slate>
+      </div>
+    )
+  return (
+    <div style={{ minWidth: 0 }}>
+      {job.releasedAt ? <Slate>{`${job.summary.nextSay.replace(/\.$/, '')}, ${sayDay(job.releasedAt)}`}</Slate> : said}
+    </div>
+  )
 }
 
 /** An open job's stations, on a line of their own. */

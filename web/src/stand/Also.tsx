@@ -2,7 +2,7 @@ import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
 import { LOOSENED } from '@overhaul/core/brake/acts'
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { Step } from '@overhaul/core/brake/step'
-import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
+import { type LengthUnit, parseQuantity, shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { upper } from '@overhaul/core/stand/words'
 import { type FormEvent, type ReactNode, useState } from 'react'
@@ -106,7 +106,10 @@ export function Also({ jobId, kit, length, steps, write }: Props) {
         <Choose
           label="reading"
           unseen
-          options={kit.readings.map(({ id, title, unit }) => ({ id, title: `${title}, ${shownUnit(unit, length)}` }))}
+          options={kit.readings.map(({ id, title, unit }) => ({
+            id,
+            title: `${title}, ${UNITS[shownUnit(unit, length)].symbol}`,
+          }))}
           value={typed.reading}
           onChange={(reading) => lay({ reading })}
         />

@@ -9,10 +9,13 @@ import { PHONE, phone, upright } from '../app/theme.ts'
 import { BrakeDrawing } from '../drawing/BrakeDrawing.tsx'
 import { LeverDrawing } from '../drawing/LeverDrawing.tsx'
 import { scaleBar } from '../drawing/ScaleBar.tsx'
+import { toField } from './fields.ts'
+import { useSpin } from './use-spin.ts'
 import { useSqueeze } from './use-squeeze.ts'
 import { captionOf, fullTravel, ghostsOf, inputsNow, leadersOf, notesOf } from './view.ts'
 
 export const Drawing = styled.section`
+  position: relative;
   border-right: 1px solid var(--rule);
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
@@ -40,11 +43,13 @@ const Side = styled.div`
 interface Props {
   readonly job: Job
   readonly length: LengthUnit
+  /** The reading whose field is in hand. */
+  readonly focus: string | undefined
   readonly ref: Ref<HTMLElement>
 }
 
 /** The brake and its lever, drawn from what is believed; squeezed, only this is drawn anew with each frame. */
-export function BrakeBench({ job, length, ref }: Props) {
+export function BrakeBench({ job, length, focus, ref }: Props) {
   const { flipped } = useSettings()
   const narrow = useMedia(PHONE)
   const section = useRef<HTMLElement>(null)
@@ -53,9 +58,10 @@ export function BrakeBench({ job, length, ref }: Props) {
   const q = useMemo(() => inputsNow(job), [job])
   const full = useMemo(() => fullTravel(q, job.model, reach), [q, job, reach])
   const squeeze = useSqueeze(full)
+  const { wheelDeg, spin } = useSpin()
   const frame = useMemo(
-    () => job.model.frame(q, { travelMm: squeeze.travelMm, wheelDeg: 0 }),
-    [job, q, squeeze.travelMm],
+    () => job.model.frame(q, { travelMm: squeeze.travelMm, wheelDeg, ...(focus && { focus }) }),
+    [job, q, squeeze.travelMm, wheelDeg, focus],
   )
   const ghosts = useMemo(() => ghostsOf(job), [job])
   const squeezing = squeeze.travelMm > 0.5
@@ -90,9 +96,8 @@ export function BrakeBench({ job, length, ref }: Props) {
           caption={captionOf(job, frame)}
           onFlip={() => changeSettings({ flipped: !flipped })}
           nameOf={job.kit.title}
-          onPick={(id) =>
-            document.querySelector<HTMLInputElement>(`[data-reading="${id}"], [data-draft-of="${id}"]`)?.focus()
-          }
+          onPick={toField}
+          {...(frame.turns && { onSpin: spin })}
         />
       </Front>
       <Side>
@@ -103,6 +108,10 @@ export function BrakeBench({ job, length, ref }: Props) {
           biteMm={typeof bite === 'number' ? bite : undefined}
           biteMark={readingMark(job, biteId)}
           expectedBitesMm={turn ? outcomesOf(turn, biteId) : []}
+          also={(job.family.dial.lever ?? []).flatMap((id) => {
+            const mm = job.state.readings[id]?.value
+            return typeof mm === 'number' ? [{ title: job.kit.title(id), mm, mark: readingMark(job, id) }] : []
+          })}
           window={job.windows.empty ? undefined : job.windows.of[biteId]}
           narrow={narrow}
           show={(mm) => showReading(job.kit, biteId, mm, length)}

@@ -1,7 +1,7 @@
 import type { ReadingSpec } from '@overhaul/core/brake/reading'
 import type { Window } from '@overhaul/core/brake/window'
 import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
-import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
+import { formatNumber, type LengthUnit, shownUnit, unitOf } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
 import { showParts } from '@overhaul/core/stand/describe'
 import type { KeyboardEvent } from 'react'
@@ -193,7 +193,7 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
             <FieldError>{drafts.faults[id]}</FieldError>
           </TextField>
           <span>
-            {shown}
+            {unitOf(shown).symbol}
             {id === 'biteTravel' && value !== undefined && <Share>{Math.round((100 * value) / reach)} %</Share>}
           </span>
         </Value>

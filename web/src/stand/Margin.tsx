@@ -1,14 +1,18 @@
+import { asksFor } from '@overhaul/core/brake/step'
 import type { Because } from '@overhaul/core/brake/window'
 import type { Worked as Work } from '@overhaul/core/calculation/calculation'
 import { SOURCE_WORDS } from '@overhaul/core/calculation/source'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import { resultIn } from '@overhaul/core/quantity/read-in'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayMove, showQuantity, showReading } from '@overhaul/core/stand/describe'
 import type { ReactNode } from 'react'
+import { Link } from 'react-router'
 import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
 import { Cover } from '../ui/Cover.tsx'
-import { Slate, SourceNote } from '../ui/words.tsx'
+import { Grey, Read, Slate, SourceNote } from '../ui/words.tsx'
 
 export type Subject =
   | { readonly kind: 'advice' }
@@ -56,14 +60,16 @@ export function Margin({ job, subject, length, onClose }: Props) {
 
 /** One calculation: its formula, the numbers put in, and its sources. */
 function Calculated({ worked, children }: { worked: Work; children?: ReactNode }) {
+  const { length } = useSettings()
   return (
     <Worked>
       <b>{worked.title}</b>
+      <Link to={`/handbook/calculation/${worked.id}`}>in the handbook, with a form of its own</Link>
       {worked.working.map((line) => (
         <p key={line.formula}>
           {line.formula}
           <br />
-          <Slate>{line.numbers}</Slate>
+          <Grey>{resultIn(line.numbers, length)}</Grey>
         </p>
       ))}
       {worked.sources.map((source) => (
@@ -78,9 +84,15 @@ function ReadingWorking({ job, reading, length }: { job: Job; reading: string; l
   const spec = job.kit.reading(reading)
   const window = job.windows.of[reading]
   const now = job.state.readings[reading]
+  const step = job.kit.steps.find((step) => asksFor(step).includes(reading))
   return (
     <>
-      {spec && <p>{spec.how}</p>}
+      {spec && (
+        <p>
+          <Read>{spec.how}</Read>
+        </p>
+      )}
+      {step && <LookUp job={job} step={reading} station={step.station} />}
       {spec && (
         <p>
           <Slate>
@@ -90,7 +102,11 @@ function ReadingWorking({ job, reading, length }: { job: Job; reading: string; l
           </Slate>
         </p>
       )}
-      {now?.cause && <p>Look again: {now.cause}.</p>}
+      {now?.cause && (
+        <p>
+          <Read>{`Look again: ${now.cause}.`}</Read>
+        </p>
+      )}
       {window && spec && (
         <Worked>
           <b>
@@ -98,7 +114,7 @@ function ReadingWorking({ job, reading, length }: { job: Job; reading: string; l
           </b>
           {window.because.map((each) => (
             <p key={each.text}>
-              {each.text} <SourceNote source={each.source} />
+              <Read>{each.text}</Read> <SourceNote source={each.source} />
             </p>
           ))}
         </Worked>
@@ -106,6 +122,13 @@ function ReadingWorking({ job, reading, length }: { job: Job; reading: string; l
     </>
   )
 }
+
+/** Where the handbook has more of it. */
+const LookUp = ({ job, step, station }: { job: Job; step: string; station: string }) => (
+  <Link to={`/handbook/station/${station}?brake=${job.family.id}#${step}`}>
+    In the handbook: right and wrong, how it is taken
+  </Link>
+)
 
 /** Why the windows the advice aims at lie where they do, each reason once. */
 const reasonsOf = ({ model, windows }: Job): readonly Because[] => {
@@ -122,7 +145,10 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
   const title = (id: string) => model.adjusters.find((each) => each.id === id)
   return (
     <>
-      <p>{next.step.why}</p>
+      <p>
+        <Read>{next.step.why}</Read>
+      </p>
+      <LookUp job={job} step={next.step.id} station={next.step.station} />
       {next.kind === 'turn' && (
         <Worked>
           <b>Expected after the turn and ten squeezes</b>
@@ -135,7 +161,7 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
               </p>
             ))}
           <p>
-            Chance that all fall in their windows: {Math.round(100 * next.turn.chance)} %; left as it is{' '}
+            Chance that all fall in their windows: {Math.round(100 * next.turn.chance)} %; as it stands{' '}
             {Math.round(100 * next.chanceNow)} %.{' '}
             <Slate>computed: share of the possible brakes that agree with this log</Slate>
           </p>
@@ -157,7 +183,9 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
         <Worked>
           <b>What this brake has taught</b>
           {learnt.map((each) => (
-            <p key={each}>{each}</p>
+            <p key={each}>
+              <Read>{each}</Read>
+            </p>
           ))}
         </Worked>
       )}
@@ -166,7 +194,7 @@ function AdviceWorking({ job, length }: { job: Job; length: LengthUnit }) {
           <b>Windows</b>
           {reasonsOf(job).map((each) => (
             <p key={each.text}>
-              {each.text} <SourceNote source={each.source} />
+              <Read>{each.text}</Read> <SourceNote source={each.source} />
             </p>
           ))}
         </Worked>

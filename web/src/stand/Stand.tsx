@@ -2,18 +2,18 @@ import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
-import { practiceGauge } from '@overhaul/core/simulate/practice'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { standingIn } from '@overhaul/core/stand/fold'
 import { upper } from '@overhaul/core/stand/words'
-import { lazy, Suspense, startTransition, useEffect, useMemo, useRef, useState } from 'react'
+import { Suspense, startTransition, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
+import { lazily } from '../app/lazily.ts'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
 import type { OpenJob } from '../data/use-job.ts'
 import { sayBad, sift } from '../drafts/drafts.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
 import { Hatches } from '../drawing/Hatches.tsx'
-import { isPlanned } from '../panels/mount/is-planned.ts'
 import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
@@ -21,23 +21,23 @@ import { Fold } from '../ui/Fold.tsx'
 import { dropNotice, notice, takeNotice } from '../ui/notices.ts'
 import { Press } from '../ui/Press.tsx'
 import { Complaint } from '../ui/words.tsx'
-import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
 import { Gauges } from './Gauges.tsx'
 import { useHeldWindows } from './held-windows.ts'
-import { KeyList } from './KeyList.tsx'
-import { Margin, type Subject } from './Margin.tsx'
+import type { Subject } from './Margin.tsx'
 import { NextPanel } from './next/NextPanel.tsx'
+import { OnBench } from './OnBench.tsx'
 import { RunLine } from './RunLine.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useKeys } from './use-keys.ts'
 import { lastMoved } from './view.ts'
-import { WordList } from './WordList.tsx'
 import { WorkSwitch } from './WorkSwitch.tsx'
-import { WrittenBy } from './WrittenBy.tsx'
 
-const MountSection = lazy(async () => ({
-  default: (await import('../panels/mount/MountSection.tsx')).MountSection,
-}))
+const Margin = lazily(async () => (await import('./covers.ts')).Margin)
+const KeyList = lazily(async () => (await import('./covers.ts')).KeyList)
+const LogList = lazily(async () => (await import('./covers.ts')).LogList)
+const WordList = lazily(async () => (await import('./covers.ts')).WordList)
+
+const WrittenBy = lazily(async () => (await import('./WrittenBy.tsx')).WrittenBy)
 
 const Room = styled.div`
   flex: 1;
@@ -93,11 +93,11 @@ const Foot = styled.footer`
 `
 const LogLine = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
   align-items: center;
   gap: 4px;
   ${onPhone} {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr) auto auto;
   }
 `
 const Message = styled.div`
@@ -118,7 +118,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const setSeen = (id: StationId | undefined) => startTransition(() => setSeenNow(id))
   const [fault, setFault] = useState<string>()
   const [subject, setSubject] = useState<Subject>()
-  const [help, setHelp] = useState<'keys' | 'words'>()
+  const [help, setHelp] = useState<'keys' | 'words' | 'log'>()
   const [wrote, setWrote] = useState(false)
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
@@ -176,9 +176,25 @@ export function Stand({ open }: { open: OpenJob }) {
   /** A combo box is not given its focus back by the cover over it: the words lead back to the tape they are for. */
   const closeHelp = () => {
     setHelp(undefined)
+    setPicked(undefined)
     if (help === 'words') requestAnimationFrame(() => tape.current?.focus())
   }
+  /** What happened to an entry is asked in the list, open at it. */
+  const ask = (id: string | undefined) => {
+    setPicked(id)
+    if (id !== undefined) setHelp('log')
+  }
   const covered = subject !== undefined || help !== undefined
+  // A cover may come a moment later than it was asked for: where the hand was is kept until it is gone again.
+  useLayoutEffect(() => {
+    if (!covered) return
+    const was = document.activeElement
+    return () => {
+      requestAnimationFrame(() => {
+        if (was instanceof HTMLElement && document.activeElement === document.body) was.focus()
+      })
+    }
+  }, [covered])
 
   useKeys({
     measure() {
@@ -188,7 +204,8 @@ export function Stand({ open }: { open: OpenJob }) {
     },
     tape: () => tape.current?.focus(),
     press,
-    undo: () => takeNotice() || setPicked(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
+    undo: () => takeNotice() || ask(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
+    log: () => setHelp((now) => (now ? undefined : 'log')),
     working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
     help: () => setHelp((now) => (now ? undefined : 'keys')),
     station: (index) => {
@@ -202,7 +219,6 @@ export function Stand({ open }: { open: OpenJob }) {
       if (help) closeHelp()
       else if (subject) setSubject(undefined)
       else if (draft !== undefined && drafts.text[draft]) letGo(draft)
-      else if (picked !== undefined) setPicked(undefined)
       else if (back) back.click()
       else if (fault !== undefined) setFault(undefined)
       else toDrawing()
@@ -212,8 +228,10 @@ export function Stand({ open }: { open: OpenJob }) {
   const onGauge =
     record.hardware.practiceSeed === undefined
       ? undefined
-      : (readings: readonly string[]) => {
-          const shown = practiceGauge(record.hardware, job.dimensions, job.here, job.state.standing)
+      : async (readings: readonly string[]) => {
+          const { practiceGauge } = await import('@overhaul/core/simulate/practice')
+          const earlier = record.visits.flatMap(({ entries }) => standingIn(entries))
+          const shown = practiceGauge(record.hardware, job.dimensions, job.here, job.state.standing, earlier)
           const { beside } = job.family.dial
           const wanted =
             beside && readings.some((id) => job.model.needed.includes(id)) ? [...readings, beside] : readings
@@ -224,24 +242,25 @@ export function Stand({ open }: { open: OpenJob }) {
           }
         }
 
-  const shownReadings = job.family.gauges[station] ?? []
+  // While something is planned, what it will come to is not measured yet: its ways come first.
+  const planning = station === stationOfNext && job.next.kind === 'plan'
+  const shownReadings = planning ? [] : (job.family.gauges[station] ?? [])
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
   const ended = job.state.ended !== undefined
 
   const plans = usePlans(job, record.job.id, drafts)
-  const mounting = station === 'mount' && isPlanned(job)
   const onWorked = (title: string, worked: readonly Worked[]) => setSubject({ kind: 'worked', title, worked })
 
-  const bench = mounting ? (
-    <Drawing ref={drawing} tabIndex={0} aria-label="Bench drawing: the mount in section.">
-      <Front>
-        <Suspense fallback={null}>
-          <MountSection kit={job.kit} plans={plans} length={length} />
-        </Suspense>
-      </Front>
-    </Drawing>
-  ) : (
-    <BrakeBench ref={drawing} job={job} length={length} />
+  const bench = (
+    <OnBench
+      ref={drawing}
+      job={job}
+      jobId={record.job.id}
+      station={station}
+      inHand={station === stationOfNext}
+      plans={plans}
+      length={length}
+    />
   )
 
   return (
@@ -292,11 +311,14 @@ export function Stand({ open }: { open: OpenJob }) {
               onWorked={onWorked}
             />
           </Scroll>
-          {subject && !help && (
-            <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />
-          )}
-          {help === 'keys' && <KeyList onClose={closeHelp} />}
-          {help === 'words' && <WordList kit={job.kit} model={job.model} onClose={closeHelp} />}
+          <Suspense fallback={null}>
+            {subject && !help && (
+              <Margin job={job} subject={subject} length={length} onClose={() => setSubject(undefined)} />
+            )}
+            {help === 'keys' && <KeyList onClose={closeHelp} />}
+            {help === 'log' && <LogList job={job} length={length} write={write} about={picked} onClose={closeHelp} />}
+            {help === 'words' && <WordList kit={job.kit} model={job.model} onClose={closeHelp} />}
+          </Suspense>
         </Right>
       </Bench>
       <Foot>
@@ -320,8 +342,13 @@ export function Stand({ open }: { open: OpenJob }) {
           onWords={() => setHelp('words')}
         />
         <LogLine>
-          <Log job={job} length={length} waiting={waiting} write={write} picked={picked} onPick={setPicked} />
-          <WrittenBy wrote={wrote} />
+          <Log job={job} length={length} waiting={waiting} onPick={ask} />
+          <Suspense fallback={null}>
+            <WrittenBy wrote={wrote} />
+          </Suspense>
+          <Press quiet hint="l" onPress={() => setHelp('log')}>
+            Log
+          </Press>
           {!phone && (
             <Press quiet hint="?" onPress={() => setHelp('keys')}>
               Keys

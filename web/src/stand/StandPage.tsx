@@ -7,6 +7,8 @@ import { Title } from '../ui/Title.tsx'
 import { Slate } from '../ui/words.tsx'
 import { Stand } from './Stand.tsx'
 
+export { fetchParts } from './ahead.ts'
+
 const Plain = styled.main`
   padding: 40px 24px;
   display: grid;
@@ -43,7 +45,8 @@ export default function StandPage() {
         <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
           {bicycle.name}
         </Link>{' '}
-        · {hardware.end} · {hardware.family} · job {job.number}
+        · {hardware.end} · {state.open.job.family.title} · job {job.number}
+        {job.complaint && <em title={job.complaint}> · “{job.complaint}”</em>}
       </SubjectLine>
       <Stand key={jobId} open={state.open} />
     </>

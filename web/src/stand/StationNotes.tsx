@@ -2,14 +2,15 @@ import type { StationId } from '@overhaul/core/brake/station'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
 import type { StepState } from '@overhaul/core/run-sheet/step-state'
-import { lazy, Suspense, useMemo } from 'react'
+import { Suspense, useMemo } from 'react'
 import styled from 'styled-components'
+import { lazily } from '../app/lazily.ts'
 import { Mark, type Shape } from '../drawing/Mark.tsx'
 import type { NotesProps } from '../panels/notes.ts'
 import { panelsAt } from '../panels/panels.tsx'
-import { Label, Slate } from '../ui/words.tsx'
+import { Label, Read, Slate } from '../ui/words.tsx'
 
-const Also = lazy(async () => ({ default: (await import('./Also.tsx')).Also }))
+const Also = lazily(async () => (await import('./Also.tsx')).Also)
 
 const Notes = styled.section`
   padding: 12px 24px 20px;
@@ -79,7 +80,9 @@ function Learnt({ job, shown }: Pick<NotesProps, 'job'> & { shown: boolean }) {
     <div>
       <Label>What this brake has taught</Label>
       {lessons.map((each) => (
-        <p key={each}>{each}</p>
+        <p key={each}>
+          <Read>{each}</Read>
+        </p>
       ))}
     </div>
   )

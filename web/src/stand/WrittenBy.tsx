@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { sayDay } from '@overhaul/core/stand/when'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { changeSettings, useSettings } from '../app/settings.ts'
@@ -13,7 +13,7 @@ const Line = styled.form`
   white-space: nowrap;
 `
 const MOST_LETTERS = 20
-const today = () => format(new Date(), 'yyyy-MM-dd')
+const today = () => sayDay(new Date().toISOString())
 
 /** Whose hand the entries are written by; asked once a day, after the first entry, and always to be changed. */
 export function WrittenBy({ wrote }: { wrote: boolean }) {

@@ -8,6 +8,7 @@ export interface KeyActions {
   /** Presses the button of that name, where it stands. */
   readonly press: (key: 'did-it' | 'not-well' | 'else' | 'skip' | 'gauge') => void
   readonly undo: () => void
+  readonly log: () => void
   readonly working: () => void
   readonly help: () => void
   readonly station: (index: number) => void
@@ -27,7 +28,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['s', 'skip, with a reason'],
   ['g', 'read the practice gauge'],
   ['t', 'tape; ? there shows its words'],
-  ['u', 'undo the last entry; just after Esc, bring back what it let go'],
+  ['u', 'undo the last entry: x strikes it, b turned back; just after Esc, bring back what it let go'],
+  ['l', 'the log as a list: arrow keys, then x strikes or restores, b turned back'],
   ['w', 'working: why, with numbers and sources'],
   ['1 … 9, 0, -', 'stations in working order'],
   ['Esc', 'take back the one thing in hand: close what is open, let go of the field one is in'],
@@ -62,6 +64,7 @@ export function useKeys(actions: KeyActions): void {
         s: () => act.press('skip'),
         g: () => act.press('gauge'),
         u: act.undo,
+        l: act.log,
         w: act.working,
         '?': act.help,
       }

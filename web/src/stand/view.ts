@@ -1,5 +1,6 @@
 import type { Frame, Shape } from '@overhaul/core/brake/frame'
 import type { BrakeModel } from '@overhaul/core/brake/model'
+import type { StationId } from '@overhaul/core/brake/station'
 import { standingWalk } from '@overhaul/core/dial-in/belief'
 import { waysOf } from '@overhaul/core/dial-in/turn'
 import { formatFraction } from '@overhaul/core/quantity/number'
@@ -56,6 +57,20 @@ export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
     }
     return [{ adjuster: spec.id, text: `${spec.title} · ${where}`, screw: next ? { next } : {} }]
   })
+}
+
+/** What the card in hand asks to be measured, and what it takes beside; at another station, what its gauges show. */
+export function askedAt(
+  { family, kit, model, next }: Job,
+  station: StationId,
+  inHand: boolean,
+): { readonly wanted: readonly string[]; readonly beside: readonly string[] } {
+  const wanted = inHand ? ('readings' in next ? next.readings : []) : (family.gauges[station] ?? [])
+  // What is set by turns is shown on the brake itself.
+  if (wanted.some((id) => model.needed.includes(id))) return { wanted: [], beside: [] }
+  const { done } = next.step
+  const beside = inHand && 'optional' in done ? (done.optional ?? []) : []
+  return { wanted: wanted.filter(kit.reading), beside: beside.filter(kit.reading) }
 }
 
 /** Says so while the drawing shows the book's brake and not this one. */

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { Label, Radio, RadioGroup } from 'react-aria-components'
 import styled from 'styled-components'
 import type { Choice } from './Choose.tsx'
@@ -23,6 +24,10 @@ const Answer = styled(Radio)`
   padding: 0 10px;
   display: grid;
   place-items: center;
+  gap: 4px;
+  &:has(svg) {
+    padding: 3px 3px 8px;
+  }
   border: 1.5px solid var(--control);
   margin-left: -1.5px;
   font: 600 17px/1.05 var(--label);
@@ -47,16 +52,19 @@ interface Props {
   readonly onChange: (id: string) => void
   /** Finds it again for the hand: `m` goes to the first of them. */
   readonly measure?: number | undefined
+  /** What an answer looks like, above its words. */
+  readonly pictureOf?: (id: string) => ReactNode
 }
 
 /** One of a few answers, each a target for a gloved finger. */
-export function Options({ legend, options, value, onChange, measure }: Props) {
+export function Options({ legend, options, value, onChange, measure, pictureOf }: Props) {
   return (
     <Answers value={value ?? null} onChange={onChange} {...(measure !== undefined && { 'data-measure': measure })}>
       <Label>{legend}</Label>
       <div>
         {options.map((each) => (
           <Answer key={each.id} value={each.id}>
+            {pictureOf?.(each.id)}
             {each.title}
           </Answer>
         ))}

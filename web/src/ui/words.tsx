@@ -1,5 +1,9 @@
 import { SOURCE_WORDS, type Source } from '@overhaul/core/calculation/source'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import { readIn } from '@overhaul/core/quantity/read-in'
+import type { CSSProperties, ReactNode } from 'react'
 import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
 
 export const Label = styled.h2`
   font: 600 15px/1.2 var(--label);
@@ -7,13 +11,25 @@ export const Label = styled.h2`
   text-transform: uppercase;
 `
 
-/** A refusal in one sentence, said aloud to those who do not see it. */
-export const Complaint = styled.p.attrs({ role: 'alert' })`
+const Refused = styled.p.attrs({ role: 'alert' })`
   color: var(--out);
   font-weight: 600;
   border-left: 3px solid var(--out);
   padding-left: 10px;
 `
+
+/** A sentence of the core, in the length this workshop reads. */
+export function Read({ children }: { children: string }) {
+  return readIn(children, useSettings().length)
+}
+
+const read = (children: ReactNode, length: LengthUnit): ReactNode =>
+  typeof children === 'string' ? readIn(children, length) : children
+
+/** A refusal in one sentence, said aloud to those who do not see it. */
+export function Complaint({ children }: { children: ReactNode }) {
+  return <Refused>{read(children, useSettings().length)}</Refused>
+}
 
 export const Cautions = styled.ul`
   display: grid;
@@ -23,9 +39,20 @@ export const Cautions = styled.ul`
   font-size: 16px;
 `
 
-export const Slate = styled.span`
+export const Grey = styled.span`
   color: var(--slate);
 `
+
+interface SlateProps {
+  readonly children: ReactNode
+  readonly as?: 'p'
+  readonly style?: CSSProperties
+}
+
+/** What is said beside. */
+export function Slate({ children, ...rest }: SlateProps) {
+  return <Grey {...rest}>{read(children, useSettings().length)}</Grey>
+}
 
 export function SourceNote({ source }: { source: Source }) {
   return (

@@ -1,3 +1,4 @@
+import { cableAdjusters } from '../../bench/adjusters.ts'
 import type { DimensionSpec, Dimensions, Here } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
 import type { BrakeModel } from '../../brake/model.ts'
@@ -5,7 +6,7 @@ import { wholeSheet } from '../../brake/step.ts'
 import { linearPull } from '../../calculations/linear-pull.ts'
 import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
-import { cableAdjusters, SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
+import { SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
 import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
@@ -47,7 +48,7 @@ export const linearPullFamily: Family = rimFamily('boss', {
       id: 'guide-boot',
       station: 'match',
       title: 'guide pipe with its boot',
-      say: 'Look at the guide pipe: is its boot on, and does the pipe sit in its slot?',
+      say: 'Look at the guide pipe: its boot on, the pipe in its slot?',
       why: 'Without its boot the pipe works out of its slot, and the brake is dead.',
       cautions: [],
       done: { kind: 'in-window', readings: ['guideBoot'] },

@@ -4,42 +4,6 @@ import type { DimensionSpec, Dimensions } from '../../brake/dimension.ts'
 import type { Bedding } from '../../brake/model.ts'
 import { preloadPerTurn } from '../../mechanics/spring.ts'
 
-/** Barrel and anchor: every cable-pulled brake has them. */
-export const cableAdjusters = (d: Dimensions): readonly AdjusterSpec[] => [
-  {
-    id: 'barrel',
-    title: 'barrel',
-    shorthand: 'bar',
-    unit: 'turn',
-    step: 0.5,
-    plus: 'Barrel out',
-    minus: 'Barrel in',
-    input: 'cable',
-    book: -(d.barrelPitchMm as number),
-    effectSpread: 0.03,
-    settingSd: 0,
-    travel: d.barrelTravelTurns as number,
-    positionReading: 'barrelOut',
-    assumedPosition: 1,
-    price: 0.01,
-  },
-  {
-    id: 'anchor',
-    title: 'cable at the anchor',
-    shorthand: 'anchor',
-    unit: 'mm',
-    step: 0.5,
-    plus: 'Let cable out at the anchor',
-    minus: 'Take cable in at the anchor',
-    input: 'cable',
-    book: 1,
-    effectSpread: 0,
-    settingSd: 0.5,
-    cautions: ['tension'],
-    price: 0.05,
-  },
-]
-
 type Side = 'left' | 'right'
 
 const NAMES = { left: 'Left', right: 'Right' } as const

@@ -1,3 +1,4 @@
+import { worksWith } from '../../bench/work.ts'
 import type { Family, Section } from '../../brake/family.ts'
 import { joined } from '../../brake/graph.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
@@ -21,17 +22,7 @@ import { ON_ONE_BOLT, RIM_GRAPH } from './graph.ts'
 import { OWN_READINGS, OWN_SEEN } from './readings.ts'
 import { RIM_STEPS } from './steps.ts'
 
-/** What a job on a rim brake can be for. */
-const WORKS: Family['works'] = [
-  { id: 'adjust', title: 'adjusting', says: 'The whole sheet; the brake stays on its frame.' },
-  { id: 'fit', title: 'fitting the brake', says: 'The whole sheet, with reach and ways of mounting.' },
-  {
-    id: 'rub',
-    title: 'a sudden rub',
-    says: 'A short sheet: the wheel first, as a sudden rub usually sits there (common practice), then gaps and bite.',
-  },
-  { id: 'dead', title: 'a dead brake', says: 'The whole sheet, what is only open or unhooked first.' },
-]
+const WORKS = worksWith('The whole sheet, with reach and ways of mounting.')
 
 const DIAL = ['gapLeft', 'gapRight', 'biteTravel', 'reserve']
 
@@ -141,5 +132,10 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
     wetShare: ({ seen }) => wetShare(seen('rimMaterial'), seen('padCompound')).share,
     check: ({ number, seen }) => checkMeasured({ end: 'rear', number, seen }),
     sections: rimSections,
+    drawings: async () =>
+      (await import('./drawings/drawings.ts')).rimDrawings(
+        mount,
+        (own.seen ?? []).some(({ id }) => id === 'guideBoot'),
+      ),
   }
 }

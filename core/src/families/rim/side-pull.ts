@@ -51,7 +51,7 @@ const CABLE_SIDE_STEP: StepSpec = {
   station: 'match',
   before: 'cable-match',
   title: 'side the cable comes to',
-  say: 'Sit behind the bar: does the cable come to the caliper on the right or on the left?',
+  say: 'From behind the bar: on which side does the cable come to the caliper?',
   why: 'It tells which arm turns about which pivot, and so which pad climbs and which sinks as they wear. In front it is usually the right, behind the left (from memory).',
   cautions: [],
   done: { kind: 'measured', readings: ['cableSide'] },

@@ -231,7 +231,7 @@ export function windowsFor(
       high: lever.reachMm,
       target: lever.reachMm - setting.travelMm - stretchTravelMm,
       wallLow: RESERVE_MARGIN_MM,
-      unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less is left to the bar` },
+      unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less to the bar` },
       because: [{ text: `Never to the bar: ${RESERVE_MARGIN_MM} mm kept at a hard squeeze.`, source: OURS }],
     },
     ...also,

@@ -1,5 +1,6 @@
 import type { HousingEnd, RouteSegment } from '@overhaul/core/brake/route'
 import { routeOf } from '@overhaul/core/cable/route'
+import { lengthOf, mmOf } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useState } from 'react'
 import styled from 'styled-components'
@@ -7,7 +8,7 @@ import { Choose } from '../../ui/Choose.tsx'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
-import { Complaint, Label, Slate } from '../../ui/words.tsx'
+import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 const Piece = styled.li`
@@ -58,6 +59,11 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
   const mm = (value: number) => showQuantity(value, 'mm', length)
   const change = (index: number, part: Partial<RouteSegment>) =>
     setOwn(segments.map((each, k) => (k === index ? { ...each, ...part } : each)))
+  const shown = (field: string, value: number | undefined) =>
+    value === undefined
+      ? ''
+      : String(field === 'bendDeg' ? value : Number(lengthOf(value, length).toFixed(length === 'in' ? 2 : 1)))
+  const kept = (field: string, value: number) => (field === 'bendDeg' ? value : mmOf(value, length))
   const number = (
     index: number,
     field: 'lengthMm' | 'bendDeg' | 'radiusMm',
@@ -70,8 +76,8 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
         unseen
         decimal
         label={`piece ${index + 1}, ${title}`}
-        value={String(value ?? '')}
-        onChange={(text) => change(index, { [field]: Number(text.replace(',', '.')) || 0 })}
+        value={shown(field, value)}
+        onChange={(text) => change(index, { [field]: kept(field, Number(text.replace(',', '.')) || 0) })}
       />
     </Named>
   )
@@ -97,11 +103,11 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
             <b>
               {index + 1} · {segment.kind === 'housing' ? 'housing' : 'bare run'}
             </b>
-            {number(index, 'lengthMm', 'length, mm', segment.lengthMm)}
+            {number(index, 'lengthMm', `length, ${length}`, segment.lengthMm)}
             {segment.kind === 'housing' && (
               <>
                 {number(index, 'bendDeg', 'bend, °', segment.bendDeg)}
-                {number(index, 'radiusMm', 'radius, mm', segment.radiusMm)}
+                {number(index, 'radiusMm', `radius, ${length}`, segment.radiusMm)}
                 {end(index, 'from', segment.from)}
                 {end(index, 'to', segment.to)}
               </>
@@ -137,7 +143,9 @@ export function CableNotes({ job, length, write, onWorked }: NotesProps) {
         <>
           <ul>
             {route.value.cuts.map((each) => (
-              <li key={each}>{each}</li>
+              <li key={each}>
+                <Read>{each}</Read>
+              </li>
             ))}
           </ul>
           {route.value.warnings.map((each) => (

@@ -1,6 +1,6 @@
 import { leverWeightAt } from '@overhaul/core/cable/judge'
 import { Press } from '../../ui/Press.tsx'
-import { Complaint, Label, Slate } from '../../ui/words.tsx'
+import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 /** What a spring scale on the blade tells: how strong the springs are, and what the cable takes. */
@@ -19,7 +19,7 @@ export function LeverWeightNotes({ job, onWorked }: Pick<NotesProps, 'job' | 'on
       {weight?.ok && (
         <>
           <p>
-            {weight.value.say} {weight.value.remedy}
+            <Read>{`${weight.value.say} ${weight.value.remedy}`}</Read>
           </p>
           <Press quiet onPress={() => onWorked('lever weight', weight.value.worked)}>
             Working

@@ -50,7 +50,8 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
             ...(at && { value: `${at.linkageRatio.toFixed(2)} : 1` }),
           },
           {
-            title: `bite, mm of ${Math.round(reach)}`,
+            title: `bite, of ${mm(reach)}`,
+            length,
             lines: over((each) => each.travelMm),
             ...(at && { value: mm(at.travelMm) }),
           },
@@ -60,7 +61,8 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
             ...(at && { value: `${Math.round(at.handForceN)} N` }),
           },
         ]}
-        xTitle="yoke above the straddle’s ends, mm"
+        xTitle="yoke above the straddle’s ends"
+        xLength={length}
         good={spans}
         at={yoke}
         valueText={at ? `${at.linkageRatio.toFixed(2)} at ${mm(yoke)}` : mm(yoke)}
@@ -80,7 +82,7 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
         {mm(dimensions.straddleMm as number)} now.{' '}
         {at &&
           (at.usable
-            ? `Usable: ${mm(Math.max(0, at.reserveMm))} left at a hard squeeze.`
+            ? `Usable: ${mm(Math.max(0, at.reserveMm))} to the bar at a hard squeeze.`
             : at.reserveMm < 10
               ? 'The lever comes to the bar: raise the yoke.'
               : 'Too weak: lower the yoke.')}

@@ -6,7 +6,7 @@ import { showQuantity } from '@overhaul/core/stand/describe'
 import { Mark } from '../../drawing/Mark.tsx'
 import { Ruled } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
-import { Label, Slate } from '../../ui/words.tsx'
+import { Label, Read, Slate } from '../../ui/words.tsx'
 
 interface Props {
   readonly job: Job
@@ -55,7 +55,7 @@ export function MatchNotes({ job, length, onWorked }: Props) {
       <p style={{ display: 'grid', gridTemplateColumns: '26px 1fr', gap: 8, alignItems: 'start' }}>
         <Mark shape={verdict === 'fits' ? 'in' : 'high'} size={22} />
         <span>
-          {say} {remedy}
+          <Read>{`${say} ${remedy}`}</Read>
         </span>
       </p>
       {!measured && <Slate>Worked out from typical figures where nothing is measured yet.</Slate>}

@@ -7,7 +7,7 @@ import { phone } from '../../app/theme.ts'
 import { Mark } from '../../drawing/Mark.tsx'
 import { WindowGauge } from '../../drawing/WindowGauge.tsx'
 import { Press } from '../../ui/Press.tsx'
-import { Label, Slate } from '../../ui/words.tsx'
+import { Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 const Line = styled.div`
@@ -61,14 +61,16 @@ function ReachLine({ reach, length, onWorked }: Props) {
         />
         <b style={{ font: '600 26px/1 var(--label)', textAlign: 'right' }}>{showQuantity(neededMm, 'mm', length)}</b>
       </Line>
-      <p>{reach.say}</p>
+      <p>
+        <Read>{reach.say}</Read>
+      </p>
       {reach.instead.length > 0 && !fits && (
         <p>
           Would reach: {reach.instead.map(([low, high]) => `${low}–${high} mm`).join(', ')}{' '}
           <Slate>common ranges, from memory</Slate>
         </p>
       )}
-      {fits && marginMm < 1 && <p>Less than 1 mm to the end of the slot: little is left to move when pads wear.</p>}
+      {fits && marginMm < 1 && <p>Less than 1 mm to the end of the slot: there is little to move when pads wear.</p>}
       <Press quiet onPress={() => onWorked('reach', reach.worked)}>
         Working
       </Press>

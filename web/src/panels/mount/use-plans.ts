@@ -1,4 +1,3 @@
-import type { Part } from '@overhaul/core/drawer/part'
 import { measuredAt } from '@overhaul/core/mount/judge'
 import { type BoltMount, boltMountOf, checkMeasured, type Measured, missingOf } from '@overhaul/core/mount/measured'
 import { type Plan, planMount } from '@overhaul/core/mount/plan'
@@ -6,10 +5,8 @@ import { type Reach, reachOf } from '@overhaul/core/mount/reach'
 import { preferenceOf, type WayId } from '@overhaul/core/mount/ways'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { useMemo, useState } from 'react'
-import { useDrawer, useHeld } from '../../data/drawer.ts'
 import type { Drafts } from '../../drafts/use-drafts.ts'
-
-const NO_PARTS: readonly Part[] = []
+import { useStock } from '../plans/use-stock.ts'
 
 /** The mount as it is known now, what is being typed included, and every way of mounting worked out from it. */
 export interface Plans {
@@ -32,21 +29,6 @@ function measuredWith(job: Job, drafts: Drafts): Measured {
     number: (id) => drafts.value(id) ?? logged.number(id),
     seen: (id) => drafts.text[id] ?? logged.seen(id),
   }
-}
-
-/** The drawer, with what this job has taken counted as still at hand for it. */
-function useStock(jobId: string) {
-  const { data: parts = NO_PARTS, isError } = useDrawer()
-  const held = useHeld(jobId)
-  const stock = useMemo(
-    () =>
-      parts.map((part) => {
-        const own = held.find((each) => each.partId === part.id)
-        return own ? { ...part, count: part.count + own.count } : part
-      }),
-    [parts, held],
-  )
-  return { stock, isError }
 }
 
 export function usePlans(job: Job, jobId: string, drafts: Drafts): Plans {

@@ -7,7 +7,7 @@ import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'
 import { Press } from '../../ui/Press.tsx'
-import { Complaint, Label, Slate } from '../../ui/words.tsx'
+import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 import { DriftDrawing } from './DriftDrawing.tsx'
@@ -53,7 +53,7 @@ export function DriftNotes({ job, length, write, onWorked }: NotesProps) {
               <Path {...{ job, length, path }} />
             </Fragment>
           ))}
-          <OverWear job={job} paths={paths.value} />
+          <OverWear job={job} length={length} paths={paths.value} />
           <Press
             quiet
             onPress={() =>
@@ -95,7 +95,7 @@ function Path({ job, length, path }: Pick<NotesProps, 'job' | 'length'> & { read
             <b>{highMm - lowMm < 0.05 ? mm(lowMm) : `${mm(lowMm)} to ${mm(highMm)}`}</b> below the track’s.{' '}
           </>
         )}
-        {bent && 'The school’s own height would leave the track before the pad is worn out.'} {drift.say}
+        {bent && 'The school’s own height would leave the track before the pad is worn out.'} <Read>{drift.say}</Read>
       </p>
       {measuredOf(job, path).map(({ side, edgeMm }) => {
         const leaves = leavesTrack(drift, edgeMm)
@@ -114,7 +114,7 @@ function Path({ job, length, path }: Pick<NotesProps, 'job' | 'length'> & { read
 }
 
 /** Upper edges over wear, with the band in which the whole pad is on the track. */
-function OverWear({ job, paths }: { readonly job: Job; readonly paths: readonly PadPath[] }) {
+function OverWear({ job, length, paths }: Pick<NotesProps, 'job' | 'length'> & { readonly paths: readonly PadPath[] }) {
   const narrow = useMedia(PHONE)
   const first = paths[0]?.drift
   if (!first || (first.path.at(-1)?.wornMm ?? 0) === 0) return null
@@ -126,7 +126,8 @@ function OverWear({ job, paths }: { readonly job: Job; readonly paths: readonly 
         label="pad’s upper edge below the track’s, over wear"
         panels={[
           {
-            title: 'upper edge below the track’s, mm',
+            title: 'upper edge below the track’s',
+            length,
             lines: lines.map(({ drift, edgeMm, sides }) => ({
               points: drift.path.map((each) => ({ x: each.wornMm, y: edgeMm - each.riseMm })),
               ...(lines.length > 1 && { label: sides }),
@@ -135,7 +136,8 @@ function OverWear({ job, paths }: { readonly job: Job; readonly paths: readonly 
             band: [first.arcMm, first.trackMm - first.padMm],
           },
         ]}
-        xTitle="worn off the pad, mm"
+        xTitle="worn off the pad"
+        xLength={length}
         valueText={paths.map(({ drift }) => drift.say).join(' ')}
       />
       <Slate as="p">

@@ -1,13 +1,14 @@
 import { toeShims } from '@overhaul/core/pads/at-hand'
 import { TOE_WINDOWS } from '@overhaul/core/pads/judges'
+import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { useDrawer } from '../../data/drawer.ts'
-import { Label, Slate } from '../../ui/words.tsx'
+import { Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { SchoolChoice } from '../SchoolChoice.tsx'
 
 /** Toe-in by the job’s school, and which things in the drawer make it. */
-export function ToeNotes({ job, write }: NotesProps) {
+export function ToeNotes({ job, length, write }: NotesProps) {
   const { data: stock = [] } = useDrawer()
   const measured = lastReading(job.state, 'padLength')
   const padLength = measured ?? 55
@@ -17,18 +18,20 @@ export function ToeNotes({ job, write }: NotesProps) {
     <section aria-label="Toe-in">
       <Label>Toe-in</Label>
       <SchoolChoice id="toe" job={job} write={write} />
-      <p>Gap at the rear edge as the front touches: {TOE_WINDOWS[school]?.join(' to ')} mm.</p>
+      <p>
+        <Read>{`Gap at the rear edge as the front touches: ${TOE_WINDOWS[school]?.join(' to ')} mm.`}</Read>
+      </p>
       {school === 'front-touch' && shims.length > 0 && (
         <p>
           At the rear edge while tightening:{' '}
           {shims
             .map(
               ({ name, layers, rearGapMm }) =>
-                `${layers > 1 ? `${layers} × ` : ''}${name} (${rearGapMm.toFixed(2)} mm)`,
+                `${layers > 1 ? `${layers} × ` : ''}${name} (${showQuantity(rearGapMm, 'mm', length)})`,
             )
             .join(', or ')}
           . Check again after tightening.{' '}
-          {measured === undefined && <Slate>For a pad of {padLength} mm, not measured yet.</Slate>}
+          {measured === undefined && <Slate>{`For a pad of ${padLength} mm, not measured yet.`}</Slate>}
         </p>
       )}
       {school === 'front-touch' && shims.length === 0 && (

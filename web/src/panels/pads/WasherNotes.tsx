@@ -40,7 +40,8 @@ export function WasherNotes({ job, length }: NotesProps) {
           },
         ]}
         at={job.dimensions.rimWidthMm}
-        xTitle="rim width, mm"
+        xTitle="rim width"
+        xLength={length}
         valueText={say}
       />
     </section>

@@ -1,7 +1,7 @@
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { cautionsOf } from '@overhaul/core/run-sheet/next'
-import { Cautions } from '../../ui/words.tsx'
+import { Cautions, Read } from '../../ui/words.tsx'
 
 /** What can hurt in this act, where the hand is about to do it. */
 export function ActCautions({ job }: { job: Job }) {
@@ -10,7 +10,9 @@ export function ActCautions({ job }: { job: Job }) {
   return (
     <Cautions aria-label="Cautions">
       {cautions.map((id) => (
-        <li key={id}>{CAUTIONS[id].text}</li>
+        <li key={id}>
+          <Read>{CAUTIONS[id].text}</Read>
+        </li>
       ))}
     </Cautions>
   )

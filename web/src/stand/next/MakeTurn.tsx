@@ -1,15 +1,17 @@
 import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { sayMove, showParts, showQuantity, showReading } from '@overhaul/core/stand/describe'
+import { sayMove, showParts, showReading } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import styled from 'styled-components'
-import { phone } from '../../app/theme.ts'
+import { lazily } from '../../app/lazily.ts'
 import { Press } from '../../ui/Press.tsx'
-import { Tick } from '../../ui/Tick.tsx'
+import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Act, BACK, Ends, type NextProps, Top } from './parts.tsx'
+import { Act, Ends, type NextProps, Top } from './parts.tsx'
+
+const SomethingElse = lazily(async () => (await import('./SomethingElse.tsx')).SomethingElse)
 
 const inTen = (chance: number): string => {
   const tenths = Math.round(chance * 10)
@@ -32,12 +34,18 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
           is not known here yet: this turn also finds out.
         </p>
       )}
-      {job.next.kind === 'turn' && job.next.why && <p>{job.next.why}</p>}
+      {job.next.kind === 'turn' && job.next.why && (
+        <p>
+          <Read>{job.next.why}</Read>
+        </p>
+      )}
       <ActCautions job={job} />
       <p>Squeeze ten times, then measure {job.family.dial.say}.</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (
-        <SomethingElse job={job} write={write} turn={turn} onClose={() => setOther(false)} />
+        <Suspense fallback={null}>
+          <SomethingElse job={job} length={length} write={write} turn={turn} onClose={() => setOther(false)} />
+        </Suspense>
       ) : (
         <Ends>
           <Press
@@ -93,90 +101,3 @@ function Gives({ job, turn, length }: { job: Job; turn: Turn; length: LengthUnit
     </Given>
   )
 }
-
-const Steppers = styled.div`
-  display: grid;
-  grid-template-columns: auto repeat(3, auto) 1fr;
-  gap: 6px 8px;
-  align-items: center;
-  ${phone} {
-    grid-template-columns: repeat(3, auto) 1fr;
-    > div > span:first-child {
-      grid-column: 1 / -1;
-    }
-  }
-  output {
-    min-width: 74px;
-    text-align: center;
-    font: 600 22px/1 var(--label);
-  }
-`
-
-/** What was really turned, and whether it stopped at its end. */
-function SomethingElse({
-  job,
-  write,
-  turn,
-  onClose,
-}: Pick<NextProps, 'job' | 'write'> & { turn: Turn; onClose: () => void }) {
-  const [amounts, setAmounts] = useState<Readonly<Record<string, number>>>(() =>
-    Object.fromEntries(turn.moves.map(({ adjuster, amount }) => [adjuster, amount])),
-  )
-  const [ended, setEnded] = useState<Readonly<Record<string, boolean>>>({})
-  /** Nothing moved: what was asked for is what the hand tried. */
-  const triedIn = (id: string, amount: number) => {
-    const asked = turn.moves.find(({ adjuster }) => adjuster === id)?.amount
-    return amount === 0 && ended[id] && asked ? { tried: asked } : {}
-  }
-  const log = () => {
-    const bodies = job.model.adjusters.flatMap(({ id, unit }): readonly EntryBody[] => {
-      const amount = amounts[id] ?? 0
-      return amount === 0 && !ended[id]
-        ? []
-        : [{ kind: 'turn', adjuster: id, amount, unit, ...(ended[id] && { endReached: true }), ...triedIn(id, amount) }]
-    })
-    if (bodies.length > 0 && write(bodies)) onClose()
-  }
-  return (
-    <>
-      <Steppers>
-        {job.model.adjusters.map((spec) => {
-          const amount = amounts[spec.id] ?? 0
-          const step = (by: number) =>
-            setAmounts({ ...amounts, [spec.id]: Number((amount + by * spec.step).toFixed(4)) })
-          return (
-            <Stepper key={spec.id}>
-              <span>{amount < 0 ? spec.minus : spec.plus}</span>
-              <Press aria-label={`${spec.title} less`} onPress={() => step(-1)}>
-                −
-              </Press>
-              <output>{amount === 0 ? '0' : showQuantity(Math.abs(amount), spec.unit)}</output>
-              <Press aria-label={`${spec.title} more`} onPress={() => step(1)}>
-                +
-              </Press>
-              {spec.travel === undefined ? (
-                <span />
-              ) : (
-                <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
-                  stopped at its end
-                </Tick>
-              )}
-            </Stepper>
-          )
-        })}
-      </Steppers>
-      <Ends>
-        <Press go data-ends="" onPress={log}>
-          Log what was turned
-        </Press>
-        <Press quiet {...BACK} onPress={onClose}>
-          Back
-        </Press>
-      </Ends>
-    </>
-  )
-}
-
-const Stepper = styled.div`
-  display: contents;
-`

@@ -1,12 +1,13 @@
 import type { Kit } from '@overhaul/core/brake/kit'
-import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import { isUnsettled } from '@overhaul/core/run-sheet/say'
 import { useState } from 'react'
 import { Fold } from '../../ui/Fold.tsx'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
+import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
+import { Ends, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 
 /** Asks for readings, each with its own field, and says whether the brake was squeezed first. */
@@ -16,7 +17,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
   const { kit, family, model } = job
   const dial = next.readings.some((id) => model.needed.includes(id))
   const { beside } = family.dial
-  const unsettled = dial && needsSqueezes(job)
+  const unsettled = dial && isUnsettled(job)
   const [squeezed, setSqueezed] = useState(unsettled)
   const optional = 'optional' in done ? (done.optional ?? []) : []
   return (
@@ -24,9 +25,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       <Top label={next.readings.every(kit.seeing) ? 'Look' : 'Measure'} hint="m">
         {next.why}
       </Top>
-      <Act>
-        {unsettled ? 'Squeeze ten times, then measure.' : dial ? sayMeasure(job, next.readings) : next.step.say}
-      </Act>
+      <Says job={job} />
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -35,7 +34,11 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       >
         <ActCautions job={job} />
         <Readings {...props} readings={dial && beside ? [...next.readings, beside] : next.readings} />
-        {!dial && <p style={{ paddingTop: 8 }}>{next.step.why}</p>}
+        {!dial && (
+          <p style={{ paddingTop: 8 }}>
+            <Read>{next.step.why}</Read>
+          </p>
+        )}
         <Tools step={next.step} />
         {optional.length > 0 && (
           <Fold title={`If need be: ${optional.map(kit.title).join(' · ')}`}>
@@ -82,18 +85,4 @@ function HowTo({ kit, readings }: { kit: Kit; readings: readonly string[] }) {
       </dl>
     </Fold>
   )
-}
-
-/** “Measure both gaps and the bite.”, or just what is asked for. */
-function sayMeasure({ family, kit, model }: Job, readings: readonly string[]): string {
-  if (readings.length === model.needed.length) return `Measure ${family.dial.say}.`
-  return `Measure the ${readings.map(kit.title).join(' and the ')} once more.`
-}
-
-/** A turn since the last squeezes: the brake has not settled. */
-function needsSqueezes(job: Job): boolean {
-  const last = job.state.standing.findLast(
-    (entry) => entry.kind === 'turn' || (entry.kind === 'confirm' && entry.step.includes('squeezes')),
-  )
-  return last?.kind === 'turn'
 }

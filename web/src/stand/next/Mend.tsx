@@ -4,9 +4,9 @@ import { useState } from 'react'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
-import { Slate } from '../../ui/words.tsx'
+import { Read, Slate } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Act, Ends, type NextProps, Skip, Top } from './parts.tsx'
+import { Ends, type NextProps, Says, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
@@ -19,7 +19,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
       <Top label="Put right" hint="m">
         {next.step.title}
       </Top>
-      <Act>{next.say}</Act>
+      <Says job={job} />
       <form
         onSubmit={(event) => {
           event.preventDefault()
@@ -27,7 +27,11 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
         }}
       >
         <ActCautions job={job} />
-        {next.remedy && <p>{next.remedy}</p>}
+        {next.remedy && (
+          <p>
+            <Read>{next.remedy}</Read>
+          </p>
+        )}
         {next.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
         {next.step.mends && (
           <Row>

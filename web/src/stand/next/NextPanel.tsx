@@ -1,17 +1,21 @@
+import type { Picture } from '@overhaul/core/brake/drawings'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
-import { format } from 'date-fns'
+import { sayWhen } from '@overhaul/core/stand/when'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
+import { useDrawings } from '../../data/drawings.ts'
 import { useKept } from '../../data/use-kept.ts'
+import { Pictured } from '../../drawing/Pictured.tsx'
 import { LinkPress, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
+import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
-import { Act, Ends, type NextProps, Skip, Tools, Top } from './parts.tsx'
+import { Act, Ends, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
 
 const Panel = styled.section`
   padding: 10px 24px 6px;
@@ -58,7 +62,7 @@ function Body(props: NextProps) {
       return (
         <>
           <Top label="Next" />
-          <Act>{next.say}</Act>
+          <Says job={props.job} />
           <ActCautions job={props.job} />
           <Ends>
             <Press hint="w" data-ends="" onPress={props.onWhy}>
@@ -73,7 +77,7 @@ function Body(props: NextProps) {
     case 'released':
       return (
         <>
-          <Top label="Released">{format(new Date(next.release.at), 'd MMM yyyy, H:mm')}</Top>
+          <Top label="Released">{sayWhen(next.release.at)}</Top>
           <Act>Released by {next.release.initials}. Nothing more can be written to this job.</Act>
           <SheetLinks href={props.sheetHref} />
           <TakeBack strikes={next.release.id} what="release" write={props.write} />
@@ -82,7 +86,7 @@ function Body(props: NextProps) {
     case 'closed':
       return (
         <>
-          <Top label="Not to be ridden">{format(new Date(next.close.at), 'd MMM yyyy, H:mm')}</Top>
+          <Top label="Not to be ridden">{sayWhen(next.close.at)}</Top>
           <Act>{next.close.why}</Act>
           <ul>
             {sayFindings(next.findings).map((each) => (
@@ -117,27 +121,48 @@ function SheetLinks({ href }: { href: string }) {
   )
 }
 
+const Pointed = styled.span`
+  display: grid;
+  justify-items: center;
+  gap: 4px;
+  padding: 4px 0;
+`
+
+/** An answer under what it looks like, where it can be pointed at. */
+const Answer = ({ picture, children }: { picture: Picture | undefined; children: string }) =>
+  picture ? (
+    <Pointed>
+      <Pictured picture={picture} />
+      {children}
+    </Pointed>
+  ) : (
+    children
+  )
+
 /** Every confirmation has two answers: it is well, or it is not and then this is done. */
 function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
   const { step, again, ill } = next
+  const pictures = useDrawings(job.family)?.pictures[step.id]
   if (step.done.kind !== 'confirmed') return null
   const { count, well, ill: notWell } = step.done
   const answer = (more: object = {}) => write([{ kind: 'confirm', step: step.id, ...(count && { count }), ...more }])
   return (
     <>
       <Top label={ill ? 'Put right' : again ? 'Look again' : 'Next'}>{ill ? `${step.title}: ${again}` : again}</Top>
-      <Act>{ill?.say ?? step.say}</Act>
+      <Says job={job} />
       <ActCautions job={job} />
-      <p>{ill ? step.say : step.why}</p>
+      <p>
+        <Read>{ill ? step.say : step.why}</Read>
+      </p>
       {ill?.stop && <p>Not to be ridden like this. It is put right, or the job is closed unreleased.</p>}
       <Tools step={step} />
       <Ends>
         <Press go hint="d" data-key="did-it" data-ends="" onPress={() => answer()}>
-          {well}
+          <Answer picture={pictures?.well}>{well}</Answer>
         </Press>
         {!ill && (
           <Press hint="n" data-key="not-well" onPress={() => answer({ well: false })}>
-            {notWell}
+            <Answer picture={pictures?.ill}>{notWell}</Answer>
           </Press>
         )}
         <Press hint="w" onPress={onWhy}>
@@ -153,9 +178,11 @@ function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: str
   return (
     <>
       <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
-      <Act>{job.next.step.say}</Act>
+      <Says job={job} />
       <ActCautions job={job} />
-      <p>{job.next.step.why}</p>
+      <p>
+        <Read>{job.next.step.why}</Read>
+      </p>
       <Ends>
         <Press quiet hint="w" data-ends="" onPress={onWhy}>
           Why
@@ -173,7 +200,7 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
       <Top label="Release" hint="m">
         everything is in its window or skipped with a reason
       </Top>
-      <Act>{job.next.step.say}</Act>
+      <Says job={job} />
       <ActCautions job={job} />
       <Row
         as="form"

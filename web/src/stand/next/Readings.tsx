@@ -1,5 +1,8 @@
+import type { Picture } from '@overhaul/core/brake/drawings'
 import { shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import styled from 'styled-components'
+import { useDrawings } from '../../data/drawings.ts'
+import { Pictured } from '../../drawing/Pictured.tsx'
 import { Options } from '../../ui/Options.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import type { NextProps } from './parts.tsx'
@@ -10,6 +13,8 @@ const Fields = styled.div`
   gap: 10px 14px;
   align-items: end;
 `
+const picture = (shapes: Picture | undefined) => shapes && <Pictured picture={shapes} />
+
 const Named = styled.div`
   display: grid;
   gap: 6px;
@@ -18,17 +23,19 @@ const Named = styled.div`
 
 /** A field for each reading asked for: a number to type, or one of a few answers to touch. */
 export function Readings({
-  job: { kit },
+  job: { kit, family },
   readings,
   length,
   drafts,
   optional = false,
 }: Pick<NextProps, 'job' | 'length' | 'drafts'> & { readings: readonly string[]; optional?: boolean }) {
+  const drawings = useDrawings(family)
   return (
     <Fields>
       {readings.map((id, index) => {
         const seen = kit.seeing(id)
         const measure = optional ? {} : { measure: index }
+        const pictures = seen && drawings?.pictures[id]
         if (seen)
           return (
             <Options
@@ -37,6 +44,7 @@ export function Readings({
               options={seen.options}
               value={drafts.text[id]}
               onChange={(value) => drafts.set(id, value)}
+              {...(pictures && { pictureOf: (answer: string) => picture(pictures[answer]) })}
               {...measure}
             />
           )

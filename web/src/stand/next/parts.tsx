@@ -1,6 +1,7 @@
 import type { Step } from '@overhaul/core/brake/step'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import { sayAct } from '@overhaul/core/run-sheet/say'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import type { KeyboardEvent, ReactNode } from 'react'
 import styled from 'styled-components'
@@ -11,7 +12,7 @@ import type { Drafts } from '../../drafts/use-drafts.ts'
 import { Row } from '../../ui/layout.ts'
 import { Key, Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
-import { Label, Slate } from '../../ui/words.tsx'
+import { Label, Read, Slate } from '../../ui/words.tsx'
 
 /** What every face of the Next panel is given. */
 export interface NextProps {
@@ -68,6 +69,23 @@ const Line = styled.p`
 
 /** What to do, in one line. */
 export const Act = ({ children }: { children: ReactNode }) => <Line data-act="">{children}</Line>
+
+/** What the act in hand says: its line, and the rest under it. */
+export function Says({ job }: Pick<NextProps, 'job'>) {
+  const { line, more } = sayAct(job, job.next)
+  return (
+    <>
+      <Act>
+        <Read>{line}</Read>
+      </Act>
+      {more && (
+        <p>
+          <Read>{more}</Read>
+        </p>
+      )}
+    </>
+  )
+}
 
 /** The buttons that end an act: in sight however long what stands above them is. */
 export const Ends = styled(Row)`

@@ -14,7 +14,7 @@ const worn = {
   limit: {
     low: 1.5,
     high: 20,
-    unsafe: { atMost: 0.5, say: 'worn to its holder: 0.5 mm or less is left' },
+    unsafe: { atMost: 0.5, say: 'worn to its holder: 0.5 mm or less remains' },
     text: 'Under about 1.5 mm of compound a pad is replaced; at 0.5 mm or less it is not ridden (our choice).',
     source: COMMON,
   },
@@ -58,7 +58,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     'pl',
     [0, 20],
     'caliper',
-    'Compound left on the left pad at its thinnest, outside any groove.',
+    'What remains of the left pad’s compound at its thinnest, outside any groove.',
     worn,
   ),
   length(
@@ -67,7 +67,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     'pr',
     [0, 20],
     'caliper',
-    'Compound left on the right pad at its thinnest, outside any groove.',
+    'What remains of the right pad’s compound at its thinnest, outside any groove.',
     worn,
   ),
   length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.'),

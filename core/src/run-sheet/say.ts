@@ -1,0 +1,55 @@
+import { oneLine } from '../stand/words.ts'
+import type { Act } from './next.ts'
+import type { Stand } from './stand.ts'
+import { wantedOf } from './status.ts'
+
+/** What to do with the hand: one line, and the rest under it. */
+export interface Said {
+  readonly line: string
+  readonly more?: string
+}
+
+type Measuring = Act & { readonly kind: 'measure' }
+
+/** A turn since the last squeezes: the brake has not settled. */
+export function isUnsettled({ state }: Pick<Stand, 'state'>): boolean {
+  const last = state.standing.findLast(
+    (entry) => entry.kind === 'turn' || (entry.kind === 'confirm' && entry.step.includes('squeezes')),
+  )
+  return last?.kind === 'turn'
+}
+
+/** “both gaps and the bite”, or just what is asked for. */
+function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
+  const { kit, family, model } = stand
+  const names = readings.map(kit.title)
+  if (readings.some((id) => model.needed.includes(id))) {
+    if (isUnsettled(stand)) return { line: 'Squeeze ten times, then measure.' }
+    return {
+      line:
+        readings.length === model.needed.length
+          ? `Measure ${family.dial.say}.`
+          : `Measure the ${names.join(' and the ')} once more.`,
+    }
+  }
+  // Half of it was saved: only what is still wanted is asked for.
+  if (readings.length < wantedOf(step, stand).length) {
+    return { line: `${why !== undefined ? 'Look again' : 'Still wanted'}: ${names.join(', ')}.` }
+  }
+  return { line: step.say, ...(step.more && { more: step.more }) }
+}
+
+/** What Next says of an act, the same on the screen, on the rack and to a machine. */
+export function sayAct(stand: Stand, act: Act): Said {
+  switch (act.kind) {
+    case 'measure':
+      return sayMeasure(stand, act)
+    case 'mend':
+    case 'stuck':
+      return oneLine(act.say)
+    case 'confirm':
+      if (act.ill) return oneLine(act.ill.say)
+  }
+  const { say, more } = act.step
+  return { line: say, ...(more && { more }) }
+}

@@ -1,0 +1,31 @@
+/** A moment as a workshop says it, in its own time: day named, hours of a whole day. `zone` is an IANA name; the machine’s own if left out. */
+const parts = (at: string, zone?: string): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    new Intl.DateTimeFormat('en-GB', {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+      ...(zone !== undefined && { timeZone: zone }),
+    })
+      .formatToParts(new Date(at))
+      .map(({ type, value }) => [type, value]),
+  )
+
+/** “Thu 26 Nov 2026”. `at` is ISO 8601. */
+export function sayDay(at: string, zone?: string): string {
+  const { weekday, day, month, year } = parts(at, zone)
+  return `${weekday} ${day} ${month?.slice(0, 3)} ${year}`
+}
+
+/** “17:05”. */
+export function sayClock(at: string, zone?: string): string {
+  const { hour, minute } = parts(at, zone)
+  return `${hour}:${minute}`
+}
+
+/** “Thu 26 Nov 2026, 17:05”. */
+export const sayWhen = (at: string, zone?: string): string => `${sayDay(at, zone)}, ${sayClock(at, zone)}`

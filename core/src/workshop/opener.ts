@@ -1,0 +1,82 @@
+import { kitOf } from '../bench/kit.ts'
+import type { Family } from '../brake/family.ts'
+import type { BrakeModel } from '../brake/model.ts'
+import type { Learnt } from '../dial-in/layout.ts'
+import { type Fault, type Outcome, ok } from '../outcome/outcome.ts'
+import { admit } from '../run-sheet/admit.ts'
+import { type Job, learntOn, type Visit, workOut } from '../run-sheet/job.ts'
+import { measuredIn, type Stand, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
+import type { Entry } from '../stand/entries.ts'
+import { fitHardware, type Hardware } from '../stand/hardware.ts'
+import { changedBy } from '../stand/history.ts'
+
+/** What opens a stand, a job or hardware, for the families it is given. */
+export function openerOf(find: (id: string) => Outcome<Family>) {
+  /** The stand as the log tells it. Refuses an unknown family and hardware whose geometry cannot brake. */
+  function openStand(hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
+    const family = find(hardware.family)
+    return family.ok ? standOf(family.value, hardware, entries) : family
+  }
+
+  /** A job worked out from its hardware and its log. */
+  function openJob(hardware: Hardware, entries: readonly Entry[], learnt: Learnt = {}): Outcome<Job> {
+    const stand = openStand(hardware, entries)
+    return stand.ok ? ok(workOut(stand.value, learnt)) : stand
+  }
+
+  /** What earlier visits taught, oldest first. One on a brake of another family taught nothing of this one. */
+  function learntFrom(visits: readonly Visit[]): Learnt {
+    let learnt: Learnt = {}
+    for (const visit of visits) {
+      const family = find(visit.hardware.family)
+      if (family.ok) learnt = learntOn(family.value, visit, learnt)
+    }
+    return learnt
+  }
+
+  /**
+   * The first of some entries that may not be written, each judged on the stand as the ones before it leave it.
+   * Undefined where all may.
+   */
+  function firstRefusal(
+    hardware: Hardware,
+    log: readonly Entry[],
+    incoming: readonly Entry[],
+    learnt: Learnt,
+  ): { readonly index: number; readonly error: Fault } | undefined {
+    for (const [index, entry] of incoming.entries()) {
+      const stand = openStand(hardware, [...log, ...incoming.slice(0, index)])
+      const admitted = stand.ok ? admit(stand.value, entry, () => workOut(stand.value, learnt).next) : stand
+      if (!admitted.ok) return { index, error: admitted.error }
+    }
+    return undefined
+  }
+
+  /** Hardware of a family there is. Refuses an unknown family, dimension or trait, and a geometry that cannot brake. */
+  function checkHardware(hardware: Hardware): Outcome<{ family: Family; model: BrakeModel }> {
+    const family = find(hardware.family)
+    if (!family.ok) return family
+    const model = fitHardware(family.value, hardware)
+    return model.ok ? ok({ family: family.value, model: model.value }) : model
+  }
+
+  /**
+   * The hardware with what a job measured and saw of it laid over: kept with the brake when the job is released. What was measured
+   * since, and what this family would refuse, stays as it is.
+   */
+  function hardwareAfter(hardware: Hardware, entries: readonly Entry[]): Hardware {
+    const family = find(hardware.family)
+    if (!family.ok) return hardware
+    const kit = kitOf(family.value)
+    const seen = traitsSeenIn(kit, entries)
+    const known = Object.entries(seen).every(([trait, answer]) => hardware.traits?.[trait] === answer)
+    const built = known ? hardware : { ...hardware, traits: { ...hardware.traits, ...seen } }
+    return measuredIn(kit, entries).reduce((now, change) => {
+      if (now.dimensions[change.dimension]?.value === change.value) return now
+      const changed = changedBy(now, [change])
+      return changed.ok && checkHardware(changed.value).ok ? changed.value : now
+    }, built)
+  }
+
+  return { openStand, openJob, learntFrom, firstRefusal, checkHardware, hardwareAfter }
+}

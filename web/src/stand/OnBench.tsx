@@ -1,0 +1,100 @@
+import { detailsFor } from '@overhaul/core/brake/drawings'
+import type { StationId } from '@overhaul/core/brake/station'
+import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { type Ref, Suspense, useMemo, useState } from 'react'
+import { lazily } from '../app/lazily.ts'
+import { useDrawings } from '../data/drawings.ts'
+import { isPlanned } from '../panels/mount/is-planned.ts'
+import type { Plans } from '../panels/mount/use-plans.ts'
+import { isStackInHand } from '../panels/stack/is-stacked.ts'
+import { Press } from '../ui/Press.tsx'
+import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
+import { useFieldInHand } from './use-field-in-hand.ts'
+import { askedAt } from './view.ts'
+
+const MountSection = lazily(async () => (await import('../panels/mount/MountSection.tsx')).MountSection)
+const StackBench = lazily(async () => (await import('../panels/stack/StackBench.tsx')).StackBench)
+const DetailBench = lazily(async () => (await import('./DetailBench.tsx')).DetailBench)
+
+interface Props {
+  readonly job: Job
+  readonly jobId: string
+  /** The station that is shown, and whether it is the one of the card in hand. */
+  readonly station: StationId
+  readonly inHand: boolean
+  readonly plans: Plans
+  readonly length: LengthUnit
+  readonly ref: Ref<HTMLElement>
+}
+
+/** What lies on the bench: the parts the card in hand is about, the mount in section, or the brake and its lever. */
+export function OnBench({ job, jobId, station, inHand, plans, length, ref }: Props) {
+  const focus = useFieldInHand()
+  const drawings = useDrawings(job.family)
+  const act = `${job.next.kind} ${job.next.step.id} ${station}`
+  const [brakeFor, setBrakeFor] = useState<string>()
+  const { wanted, beside } = useMemo(() => askedAt(job, station, inHand), [job, station, inHand])
+  const details = useMemo(() => {
+    const all = drawings?.details ?? []
+    const asked = detailsFor(all, wanted)
+    // What may be measured beside is drawn with the rest, or by itself while its field is in hand.
+    const apart =
+      focus !== undefined && beside.includes(focus) && !asked.some(({ readings }) => readings.includes(focus))
+    return apart ? detailsFor(all, [focus]) : asked
+  }, [drawings, wanted, beside, focus])
+
+  const brake = <BrakeBench ref={ref} job={job} length={length} focus={focus} />
+  // Once all of it is known, be it only typed, the mount is shown with the ways it can be fitted.
+  const planned = station === 'mount' && isPlanned(job)
+  if (details.length > 0 && brakeFor !== act && !(planned && plans.mount))
+    return (
+      <Suspense fallback={brake}>
+        <DetailBench
+          ref={ref}
+          job={job}
+          details={details}
+          readings={[...wanted, ...beside]}
+          length={length}
+          focus={focus}
+          onBrake={() => setBrakeFor(act)}
+        />
+      </Suspense>
+    )
+  if (station === 'mount' && isStackInHand(job) && brakeFor !== act)
+    return (
+      <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: bracket and spacers as planned.">
+        <Front>
+          <Suspense fallback={null}>
+            <StackBench job={job} jobId={jobId} length={length} />
+          </Suspense>
+        </Front>
+      </Drawing>
+    )
+  if (planned)
+    return (
+      <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: the mount in section.">
+        <Front>
+          <Suspense fallback={null}>
+            <MountSection kit={job.kit} plans={plans} length={length} />
+          </Suspense>
+        </Front>
+      </Drawing>
+    )
+  return (
+    <>
+      {details.length > 0 ? (
+        <div style={{ minHeight: 0, display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+          <div style={{ justifySelf: 'end' }}>
+            <Press quiet onPress={() => setBrakeFor(undefined)}>
+              Show what is measured
+            </Press>
+          </div>
+          {brake}
+        </div>
+      ) : (
+        brake
+      )}
+    </>
+  )
+}
