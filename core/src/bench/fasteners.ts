@@ -1,18 +1,191 @@
-/** What holds a brake together, by the words the bench uses (handbook; common practice). */
-export const FASTENERS = [
-  'anchor',
-  'straddle anchor',
-  'mounting bolt',
-  'boss bolt',
-  'pad',
-  'lever clamp',
-  'lever pivot',
-  'axle nut',
-  'reaction arm',
-] as const
+import type { FastenerSpec } from '../brake/fastener.ts'
+import { tickOf } from '../brake/fastener.ts'
+import type { Fact, Graph } from '../brake/graph.ts'
+import type { OnStand } from '../brake/on-stand.ts'
+import type { Span } from '../brake/reading.ts'
+import type { StepSpec, Verdict } from '../brake/step.ts'
+import { formatQuantity } from '../quantity/quantity.ts'
+import { TORQUES, type TorqueFigure, type TorqueId } from '../reference/torques.ts'
+import { ANCHOR_LOOSE, MOUNT_LOOSE, SHOES_LOOSE } from './graph.ts'
 
+/** Coarse threads, ISO 898-1 (from memory): nominal diameter, stress area. */
+const M5 = { diameterMm: 5, stressAreaMm2: 14.2 } as const
+const M6 = { diameterMm: 6, stressAreaMm2: 20.1 } as const
+/** Proof stress of the usual steel bolt, class 8.8, ISO 898-1. */
+export const PROOF_MPA = 580
+
+type Own = Pick<FastenerSpec, 'id' | 'tool'> & Partial<FastenerSpec>
+
+/** A fastener with thread, figure and rule as the table of torques has them. */
+function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): FastenerSpec {
+  const { thread, nm, rule }: TorqueFigure = TORQUES[torque]
+  return { title: own.id, thread, ...(nm && { nm: { low: nm[0], high: nm[1] } }), rule, loosenedBy, ...own }
+}
+
+const LEVER_CLAMP = fastener('lever-clamp', ['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever'], {
+  id: 'lever clamp',
+  bolt: M5,
+  tool: '4 or 5 mm hex key',
+})
+const AXLE = fastener('makers-own', ['confirm:axle-loosened'], {
+  id: 'axle nuts',
+  title: 'axle nuts or quick-release',
+  tool: '15 mm spanner, or the lever by hand',
+  tick: 'wheel-fastened',
+})
+const anchor = (torque: 'anchor-rim' | 'anchor-disc'): FastenerSpec =>
+  fastener(torque, ANCHOR_LOOSE, { id: 'anchor', bolt: M6, tool: '5 mm hex key', tick: 'cable-clamped' })
+
+const pad = (side: 'left' | 'right') =>
+  fastener('rim-pad', SHOES_LOOSE, {
+    id: `${side} pad`,
+    bolt: M6,
+    tool: '10 mm spanner or 5 mm hex key',
+    tick: 'pads-tight',
+  })
+const bossBolt = (side: 'left' | 'right') =>
+  fastener('boss', [...MOUNT_LOOSE, 'swap:brake'], { id: `${side} boss bolt`, bolt: M6, tool: '5 mm hex key' })
+
+const RIM_HUNG: Readonly<Record<'boss' | 'centre-bolt', readonly FastenerSpec[]>> = {
+  boss: [bossBolt('left'), bossBolt('right')],
+  'centre-bolt': [
+    fastener('centre-bolt', [...MOUNT_LOOSE, 'swap:brake'], {
+      id: 'mounting bolt',
+      bolt: M6,
+      tool: '10 mm spanner or 5 mm hex key',
+    }),
+  ],
+}
+
+/** What a rim brake is held by. */
+export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean): readonly FastenerSpec[] => [
+  AXLE,
+  LEVER_CLAMP,
+  ...RIM_HUNG[mount],
+  pad('left'),
+  pad('right'),
+  anchor('anchor-rim'),
+  ...(straddled
+    ? [
+        fastener('anchor-rim', ['confirm:straddle-loosened'], {
+          id: 'straddle anchor',
+          bolt: M6,
+          tool: '5 mm hex key or 10 mm spanner',
+        }),
+      ]
+    : []),
+]
+
+export const DISC_FASTENERS: readonly FastenerSpec[] = [
+  AXLE,
+  fastener('rotor', ['confirm:rotor-loosened'], { id: 'rotor bolts', bolt: M5, tool: 'star key T25, or 4 mm hex key' }),
+  LEVER_CLAMP,
+  fastener('bracket', ['confirm:bracket-loosened'], {
+    id: 'bracket bolts',
+    title: 'bracket bolts, where it has one',
+    bolt: M6,
+    tool: '5 mm hex key',
+  }),
+  fastener('caliper', MOUNT_LOOSE, { id: 'caliper bolts', bolt: M6, tool: '5 mm hex key', tick: 'caliper-tight' }),
+  anchor('anchor-disc'),
+]
+
+export const DRUM_FASTENERS: readonly FastenerSpec[] = [
+  AXLE,
+  LEVER_CLAMP,
+  fastener('makers-own', SHOES_LOOSE, {
+    id: 'lock nut',
+    title: 'lock nut of the cone',
+    tool: 'spanner to fit',
+    tick: 'lock-nut',
+  }),
+  fastener('makers-own', ['confirm:strap-loosened'], {
+    id: 'reaction arm',
+    title: 'reaction arm’s strap',
+    tool: 'spanner or screwdriver to fit',
+    tick: 'reaction-arm',
+  }),
+  anchor('anchor-rim'),
+]
+
+const span = ({ low, high }: Span): string =>
+  low === high
+    ? formatQuantity(low, 'Nm')
+    : `${formatQuantity(low, 'Nm').replace(/ .*$/, '')}–${formatQuantity(high, 'Nm')}`
+
+/** “6–8 N·m, the maker’s; from memory 5–7 N·m”: the maker’s figure comes first, and both are said. */
+export function sayFigure({ nm }: Pick<FastenerSpec, 'nm'>, maker?: Span): string {
+  const ours = nm && `${span(nm)} from memory`
+  if (maker) return [`${span(maker)}, the maker’s`, ...(ours ? [ours] : [])].join('; ')
+  return ours ?? 'the maker’s figure only'
+}
+
+/** The steps made for fasteners that have none of their own: each stands on the sheet once it was loosened in this job. */
+export const tickSteps = (fasteners: readonly FastenerSpec[]): readonly StepSpec[] =>
+  fasteners
+    .filter(({ tick }) => tick === undefined)
+    .map((spec) => ({
+      id: tickOf(spec),
+      station: 'tighten',
+      before: 'fasteners',
+      title: `${spec.id} tight again`,
+      say: `It was loosened: tighten the ${spec.id} to its figure.`,
+      more: `${spec.thread}, ${spec.tool}: ${sayFigure(spec)}; the maker’s figure comes first. ${spec.rule}.`,
+      why: 'What was loosened is ticked off by itself: it is the one that is forgotten.',
+      tools: [spec.tool, 'torque wrench'],
+      cautions: ['maker'],
+      mustBeDone: true,
+      done: {
+        kind: 'confirmed',
+        well: 'Tight',
+        ill: 'Does not tighten',
+        remedy: 'Stripped, too long or too short: replace it, and tighten that to its figure.',
+        stop: true,
+      },
+      when: (here) => here.happened(spec.loosenedBy),
+    }))
+
+/** Each tick, and each torque that was logged, stands on what leaves its fastener loose. */
+export const fastenerGraph = (fasteners: readonly FastenerSpec[]): Graph =>
+  fasteners.reduce<Record<string, readonly Fact[]>>((graph, spec) => {
+    const tick = `confirm:${tickOf(spec)}`
+    graph[tick] = [...(graph[tick] ?? []), ...spec.loosenedBy]
+    graph[`torque:${spec.id}`] = spec.loosenedBy
+    return graph
+  }, {})
+
+/** A torque logged outside its maker’s figure is not tight, whatever was answered. Outside ours, from memory, it is said. */
+export function judgeTorques({ torques, makers, fasteners }: OnStand): Verdict | undefined {
+  const logged = fasteners.flatMap((spec) => {
+    const valueNm = torques[spec.id]
+    return valueNm === undefined ? [] : [{ spec, valueNm, maker: makers[spec.id] }]
+  })
+  const off = logged.find(({ valueNm, maker }) => maker && (valueNm < maker.low || valueNm > maker.high))
+  if (off?.maker) {
+    const tight = off.valueNm > off.maker.high
+    return {
+      state: 'out',
+      say: `${off.spec.id} at ${formatQuantity(off.valueNm, 'Nm')}, the maker says ${span(off.maker)}`,
+      remedy: tight
+        ? `The ${off.spec.id} was tightened past its maker’s figure: replace the bolt, look at what it clamps, and tighten it anew.`
+        : `Tighten the ${off.spec.id} to ${span(off.maker)} and log it.`,
+    }
+  }
+  const ours = logged.find(
+    ({ spec, valueNm, maker }) => !maker && spec.nm && (valueNm < spec.nm.low || valueNm > spec.nm.high),
+  )
+  return {
+    state: 'well',
+    say: '',
+    ...(ours?.spec.nm && {
+      remark: `${ours.spec.id} at ${formatQuantity(ours.valueNm, 'Nm')}; ${span(ours.spec.nm)} from memory`,
+    }),
+  }
+}
+
+/** Names the bench used before fasteners had a list: still read. */
+const OLDER = ['straddle anchor', 'mounting bolt', 'boss bolt', 'pad', 'lever pivot', 'axle nut']
 const SIDED = /^(left|right|inner|outer) /
 
 /** Whether a fastener is named so at the bench; one of a pair with its side before it. */
-export const isFastener = (name: string): boolean =>
-  (FASTENERS as readonly string[]).includes(name.trim().toLowerCase().replace(SIDED, ''))
+export const isFastener = (name: string): boolean => OLDER.includes(name.trim().toLowerCase().replace(SIDED, ''))

@@ -1,5 +1,7 @@
 import type { Family } from '../brake/family.ts'
+import type { FastenerSpec } from '../brake/fastener.ts'
 import { type Kit, makeKit } from '../brake/kit.ts'
+import { fastenerGraph, tickSteps } from './fasteners.ts'
 import { COMMON_CAUSES, COMMON_GRAPH } from './graph.ts'
 import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
 import { COMMON_STEPS } from './steps.ts'
@@ -11,6 +13,10 @@ const COMMON = {
   steps: COMMON_STEPS,
   standsOn: COMMON_GRAPH,
   causes: COMMON_CAUSES,
+  ticks: (fasteners: readonly FastenerSpec[]) => ({
+    steps: tickSteps(fasteners),
+    standsOn: fastenerGraph(fasteners),
+  }),
 }
 
 const kits = new WeakMap<Family, Kit>()

@@ -1,6 +1,7 @@
 import { fitting, type StepSpec, wholeSheet } from '../brake/step.ts'
 import { judgeCableFeel } from '../cable/judge.ts'
 import { judgeLever } from '../match/judge.ts'
+import { judgeTorques } from './fasteners.ts'
 
 /** What is done at every cable-pulled brake, in working order; families put theirs between them. */
 export const COMMON_STEPS: readonly StepSpec[] = [
@@ -215,7 +216,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     shorthand: 'tight',
     title: 'every fastener tight',
     say: 'Go over every fastener of the brake, touched or not.',
-    more: 'Mounting, pads, anchor, lever clamp. Log the figure of each that was turned.',
+    more: 'The list says thread, tool and figure of each. What was loosened in this job is ticked off by itself; the rest is one answer.',
     why: 'A loose bolt undoes every setting. The maker’s figures come first.',
     tools: ['torque wrench'],
     cautions: ['maker'],
@@ -226,6 +227,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       ill: 'One does not tighten',
       remedy:
         'A bolt that does not come up to its figure is stripped, too long or too short: replace it, then go over all of them again.',
+      unless: judgeTorques,
     },
   },
   {

@@ -6,6 +6,12 @@ const ACTS: Readonly<Record<string, string>> = {
   'shoes-loosened': 'shoes loosened',
   'anchor-loosened': 'anchor loosened',
   'mount-loosened': 'brake loosened on its mount',
+  'lever-loosened': 'lever clamp loosened',
+  'straddle-loosened': 'straddle’s anchor loosened',
+  'bracket-loosened': 'bracket loosened',
+  'rotor-loosened': 'rotor bolts loosened',
+  'strap-loosened': 'reaction arm’s strap loosened',
+  'axle-loosened': 'wheel’s fastening loosened',
 }
 
 export const isBenchAct = (id: string): boolean => id in ACTS
@@ -15,6 +21,12 @@ export const LOOSENED: Readonly<Record<string, string>> = {
   shoes: 'shoes-loosened',
   anchor: 'anchor-loosened',
   mount: 'mount-loosened',
+  lever: 'lever-loosened',
+  straddle: 'straddle-loosened',
+  bracket: 'bracket-loosened',
+  rotor: 'rotor-loosened',
+  strap: 'strap-loosened',
+  axle: 'axle-loosened',
 }
 
 /** The title of an act, or of a step by its kit. */

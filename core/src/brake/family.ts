@@ -2,6 +2,7 @@ import type { Worked } from '../calculation/calculation.ts'
 import type { Outcome } from '../outcome/outcome.ts'
 import type { DimensionSpec, Dimensions, Here, TraitSpec } from './dimension.ts'
 import type { Drawings } from './drawings.ts'
+import type { FastenerSpec } from './fastener.ts'
 import type { Fact, Graph } from './graph.ts'
 import type { BrakeModel } from './model.ts'
 import type { InWork, Looked, OnStand } from './on-stand.ts'
@@ -44,6 +45,8 @@ export interface Family {
   readonly schools: readonly SchoolSpec[]
   readonly steps: readonly StepSpec[]
   readonly standsOn: Graph
+  /** What holds it together, in the order the bench goes over it. */
+  readonly fasteners: readonly FastenerSpec[]
   /** The readings of the dial-in that belong to Bite and to Centre, and what is seen beside them. */
   readonly dial: {
     readonly bite: readonly string[]

@@ -1,5 +1,5 @@
-/** Something that can be established or can unsettle: a reading, a confirmation, a turn, a swap, a plan. */
-export type Fact = `${'reading' | 'confirm' | 'turn' | 'swap' | 'plan'}:${string}`
+/** Something that can be established or can unsettle: a reading, a confirmation, a turn, a swap, a plan, a torque. */
+export type Fact = `${'reading' | 'confirm' | 'turn' | 'swap' | 'plan' | 'torque'}:${string}`
 
 /** Each thing that can be established, and what it stands on. */
 export type Graph = Readonly<Record<string, readonly Fact[]>>

@@ -1,5 +1,6 @@
-import { actTitle } from './acts.ts'
+import { actTitle, LOOSENED } from './acts.ts'
 import type { Family } from './family.ts'
+import type { FastenerSpec } from './fastener.ts'
 import { type Graph, type Grounds, groundsIn, joined } from './graph.ts'
 import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
 import type { SchoolOption, SchoolSpec } from './school.ts'
@@ -13,6 +14,11 @@ export interface Common {
   readonly steps: readonly StepSpec[]
   readonly standsOn: Graph
   readonly causes: Readonly<Record<string, string>>
+  /** Steps and graph that tick a family’s fasteners off. */
+  readonly ticks: (fasteners: readonly FastenerSpec[]) => {
+    readonly steps: readonly StepSpec[]
+    readonly standsOn: Graph
+  }
 }
 
 /** All that is read, seen and done at one family’s brake: its own and what is common, merged once. */
@@ -23,8 +29,14 @@ export interface Kit {
   readonly schools: readonly SchoolSpec[]
   /** In working order. */
   readonly steps: readonly StepSpec[]
+  /** The whole graph of its run sheet. */
+  readonly standsOn: Graph
   readonly grounds: Grounds
   readonly causes: Readonly<Record<string, string>>
+  /** By its name at the bench. */
+  readonly fastener: (name: string) => FastenerSpec | undefined
+  /** What can be loosened here: the word of the tape and the act it logs. */
+  readonly loosenable: Readonly<Record<string, string>>
   /** Ids of readings in working order: what is seen beside what is measured at the same station. */
   readonly order: readonly string[]
   readonly reading: (id: string) => ReadingSpec | undefined
@@ -64,7 +76,11 @@ function workingOrder(steps: readonly StepSpec[], ids: readonly string[]): reado
 export function makeKit(common: Common, family: Family): Kit {
   const readings = [...common.readings, ...family.readings]
   const seen = [...common.seen(family), ...family.seen]
-  const steps = merged(common.steps, family.steps)
+  const ticks = common.ticks(family.fasteners)
+  const steps = merged(common.steps, [...family.steps, ...ticks.steps])
+  const standsOn = joined(joined(common.standsOn, family.standsOn), ticks.standsOn)
+  const grounds = groundsIn(standsOn)
+  const fastener = byId(family.fasteners)
   const reading = byId(readings)
   const seeing = byId(seen)
   const step = byId(steps)
@@ -74,7 +90,12 @@ export function makeKit(common: Common, family: Family): Kit {
     seen,
     schools: family.schools,
     steps,
-    grounds: groundsIn(joined(common.standsOn, family.standsOn)),
+    standsOn,
+    grounds,
+    fastener: (name) => fastener(name.trim().toLowerCase()),
+    loosenable: Object.fromEntries(
+      Object.entries(LOOSENED).filter(([, act]) => grounds.unsettledBy(`confirm:${act}`).size > 0),
+    ),
     causes: { ...common.causes, ...family.causes },
     order: workingOrder(
       steps,

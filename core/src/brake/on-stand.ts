@@ -1,7 +1,9 @@
 import type { Dimensions, Here } from './dimension.ts'
 import type { Family } from './family.ts'
+import type { FastenerSpec } from './fastener.ts'
 import type { BrakeModel } from './model.ts'
 import type { ChosenPlan } from './plan.ts'
+import type { Span } from './reading.ts'
 import type { RouteSegment } from './route.ts'
 import type { ChosenSchools } from './school.ts'
 import type { Windows } from './window.ts'
@@ -28,4 +30,9 @@ export interface OnStand extends Looked {
   readonly schools: ChosenSchools
   readonly route: readonly RouteSegment[]
   readonly plan: (id: string) => ChosenPlan | undefined
+  readonly fasteners: readonly FastenerSpec[]
+  /** Torques that were logged and still stand, N·m, by fastener. */
+  readonly torques: Readonly<Record<string, number>>
+  /** The makers’ figures of this brake’s own fasteners, N·m. */
+  readonly makers: Readonly<Record<string, Span>>
 }

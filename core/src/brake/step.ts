@@ -1,5 +1,6 @@
 import type { CautionId } from '../reference/cautions.ts'
 import type { End } from './dimension.ts'
+import type { Fact } from './graph.ts'
 import type { Looked, OnStand } from './on-stand.ts'
 import type { StationId } from './station.ts'
 
@@ -31,6 +32,8 @@ export type DoneWhen =
       readonly remedy: string
       /** Not well, it is not to be ridden. */
       readonly stop?: true
+      /** What was logged beside it, which may say that it is not well though it was answered so. */
+      readonly unless?: Judge
     }
   /** Every reading taken, and in its window or well; `optional` ones may be taken beside them. */
   | { readonly kind: 'in-window'; readonly readings: readonly string[]; readonly optional?: readonly string[] }
@@ -64,6 +67,8 @@ export interface Circumstances extends Looked {
   readonly trait: (id: string) => string | undefined
   /** Whether this adjuster, or what it clamps, was loosened in this job. */
   readonly loosened: (adjuster: string) => boolean
+  /** Whether any of these happened in this job. */
+  readonly happened: (facts: readonly Fact[]) => boolean
 }
 
 /** A sentence, or one that depends on where the brake hangs and what was found. */

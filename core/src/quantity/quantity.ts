@@ -26,10 +26,11 @@ export interface Unit {
 
 const INCH_MM = 25.4
 const POUND_FORCE_N = 4.4482216152605
+const KILOGRAM_FORCE_N = 9.80665
 const POUND_KG = 0.45359237
 const MILE_KM = 1.609344
 
-/** Sizes are exact by definition: inch 25.4 mm, pound-force 4.4482216152605 N, mile 1.609344 km, pound 0.45359237 kg. */
+/** Sizes are exact by definition: inch 25.4 mm, pound-force 4.4482216152605 N, kilogram-force 9.80665 N, mile 1.609344 km, pound 0.45359237 kg. */
 export const UNITS = {
   mm: { id: 'mm', kind: 'length', size: 1, symbol: 'mm', aliases: ['mm'] },
   in: { id: 'in', kind: 'length', size: INCH_MM, symbol: 'in', aliases: ['in', '"', '”', 'inch', 'inches'] },
@@ -42,6 +43,7 @@ export const UNITS = {
     aliases: ['in·lb', 'inlb', 'in-lb', 'in*lb', 'in lb', 'in·lbf', 'inlbf'],
   },
   N: { id: 'N', kind: 'force', size: 1, symbol: 'N', aliases: ['n'] },
+  kgf: { id: 'kgf', kind: 'force', size: KILOGRAM_FORCE_N, symbol: 'kgf', aliases: ['kgf', 'kp'] },
   lbf: { id: 'lbf', kind: 'force', size: POUND_FORCE_N, symbol: 'lbf', aliases: ['lbf', 'lb'] },
   turn: { id: 'turn', kind: 'turn', size: 1, symbol: 'turn', aliases: ['turn', 'turns', 't'] },
   deg: { id: 'deg', kind: 'angle', size: 1, symbol: '°', aliases: ['deg', '°', 'degrees'] },

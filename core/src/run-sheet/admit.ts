@@ -1,19 +1,20 @@
-import { FASTENERS, isFastener } from '../bench/fasteners.ts'
+import { isFastener } from '../bench/fasteners.ts'
 import { SWAPPED_PARTS } from '../bench/graph.ts'
-import { isBenchAct } from '../brake/acts.ts'
+import { isBenchAct, SQUEEZES } from '../brake/acts.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf, readSchool } from '../brake/school.ts'
 import { routeOf } from '../cable/route.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
+import { costsIn } from '../stand/costs.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { factOf } from '../stand/fold.ts'
 import { readText } from '../stand/told.ts'
 import { findingsOf } from './findings.ts'
 import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
-import { stepStatus, stepsOn } from './status.ts'
+import { SETTLED, stepStatus, stepsOn } from './status.ts'
 
 const MOST_CABLE_MM = 60
 const MOST_TORQUE_NM = 60
@@ -55,19 +56,12 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
     case 'route':
       return admitRoute(stand, entry)
     case 'torque':
-      return !isFastener(entry.fastener)
-        ? refuse(
-            'unknown-fastener',
-            'fastener',
-            `There is no fastener “${entry.fastener}”. Accepted: ${FASTENERS.join(', ')}, with left or right before it where there are two.`,
-          )
-        : entry.valueNm > 0 && entry.valueNm <= MOST_TORQUE_NM
-          ? ok(entry)
-          : refuse(
-              'out-of-range',
-              'valueNm',
-              `${entry.valueNm} N·m at the ${entry.fastener}. Accepted: above 0 to ${MOST_TORQUE_NM} N·m.`,
-            )
+      return admitTorque(stand, entry)
+    case 'figure':
+      return admitFigure(stand, entry)
+    case 'estimate':
+    case 'spent':
+      return admitCost(stand, entry)
     case 'note':
       return entry.text.trim() !== '' && entry.text.length <= NOTE_LENGTH
         ? ok(entry)
@@ -199,8 +193,83 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
   return ok(entry)
 }
 
+const namesOf = ({ family }: Stand): string => family.fasteners.map(({ id }) => id).join(', ')
+
+const torqueFault = (field: string, valueNm: number, at: string): Outcome<never> | undefined =>
+  valueNm > 0 && valueNm <= MOST_TORQUE_NM
+    ? undefined
+    : refuse('out-of-range', field, `${valueNm} N·m at the ${at}. Accepted: above 0 to ${MOST_TORQUE_NM} N·m.`)
+
+function admitTorque(stand: Stand, entry: EntryBody & { kind: 'torque' }): Outcome<EntryBody> {
+  const { fastener, valueNm } = entry
+  return stand.kit.fastener(fastener) || isFastener(fastener)
+    ? (torqueFault('valueNm', valueNm, fastener) ?? ok(entry))
+    : refuse('unknown-fastener', 'fastener', `There is no fastener “${fastener}”. Accepted: ${namesOf(stand)}.`)
+}
+
+function admitFigure(stand: Stand, entry: EntryBody & { kind: 'figure' }): Outcome<EntryBody> {
+  const { fastener, lowNm, highNm } = entry
+  if (stand.kit.fastener(fastener)?.id !== fastener)
+    return refuse('unknown-fastener', 'fastener', `There is no fastener “${fastener}”. Accepted: ${namesOf(stand)}.`)
+  const fault = torqueFault('lowNm', lowNm, fastener) ?? torqueFault('highNm', highNm, fastener)
+  if (fault) return fault
+  return lowNm <= highNm
+    ? ok(entry)
+    : refuse(
+        'out-of-range',
+        'highNm',
+        `${lowNm} to ${highNm} N·m at the ${fastener}. Accepted: the lower figure first.`,
+      )
+}
+
+const MOST_MINUTES = 10_000
+const MOST_MONEY = 1_000_000
+
+/** Minutes and money of a job: all of it in one currency. */
+function admitCost({ state }: Stand, entry: EntryBody & { kind: 'estimate' | 'spent' }): Outcome<EntryBody> {
+  const { minutes, currency } = entry
+  const money = entry.kind === 'estimate' ? entry.cost : entry.labour
+  if (!(minutes >= 0 && minutes <= MOST_MINUTES))
+    return refuse('out-of-range', 'minutes', `${minutes} minutes. Accepted: 0 to ${MOST_MINUTES}.`)
+  if (!(money >= 0 && money <= MOST_MONEY))
+    return refuse(
+      'out-of-range',
+      entry.kind === 'estimate' ? 'cost' : 'labour',
+      `${money} ${currency}. Accepted: 0 to ${MOST_MONEY}.`,
+    )
+  if (!/^[A-Z]{3}$/.test(currency))
+    return refuse(
+      'not-a-choice',
+      'currency',
+      `The currency is “${currency}”. Accepted: its three letters by ISO 4217, for example EUR.`,
+    )
+  const other = costsIn(state.standing).currency
+  if (other !== undefined && other !== currency)
+    return refuse('other-currency', 'currency', `This job is kept in ${other}, not ${currency}. Accepted: ${other}.`)
+  const parts = entry.kind === 'spent' ? entry.parts : []
+  const wrong = parts.find(({ count, price }) => !(Number.isInteger(count) && count > 0 && price >= 0))
+  if (wrong)
+    return refuse(
+      'out-of-range',
+      'parts',
+      `${wrong.count} × ${wrong.name} at ${wrong.price} ${currency}. Accepted: whole pieces, a price of 0 or more.`,
+    )
+  return minutes > 0 || money > 0 || parts.length > 0
+    ? ok(entry)
+    : refuse('missing', 'minutes', 'Nothing is told. Accepted: minutes, money or parts.')
+}
+
 function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBody> {
-  if (isBenchAct(id) && entry.kind === 'confirm') return ok(entry)
+  if (isBenchAct(id) && entry.kind === 'confirm') {
+    const { loosenable } = stand.kit
+    return id === SQUEEZES || Object.values(loosenable).includes(id)
+      ? ok(entry)
+      : refuse(
+          'unknown-step',
+          'step',
+          `A ${stand.family.title} brake has nothing of “${id}”. Accepted: ${Object.values(loosenable).join(', ')}.`,
+        )
+  }
   const step = stand.kit.step(id)
   const here = stepsOn(stand)
   if (!step || step.done.kind === 'signed') {
@@ -233,9 +302,6 @@ function admitSkip(stand: Stand, entry: EntryBody & { kind: 'skip' }): Outcome<E
       )
     : admitted
 }
-
-/** Skipping asks nothing of the advice. */
-const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
 
 /** A way may be chosen only when it can be done here, and when each of its cautions was read. */
 function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Outcome<EntryBody> {
@@ -318,6 +384,13 @@ function admitRelease(
 ): Outcome<EntryBody> {
   const by = signed(release.initials)
   if (!by.ok) return by
+  const { lookAgain } = release
+  if (lookAgain !== undefined && !isDay(lookAgain))
+    return refuse(
+      'out-of-range',
+      'lookAgain',
+      `Look again on “${lookAgain}”. Accepted: a day as year-month-day, for example 2027-05-26.`,
+    )
   return next.kind === 'sign'
     ? ok(entry)
     : refuse(
@@ -326,6 +399,8 @@ function admitRelease(
         `Not ready for release: “${next.step.title}” is open. Do it, skip it with a reason where it may be skipped, or close the job unreleased.`,
       )
 }
+
+const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
 
 /** A job is closed unreleased only where something says that the bicycle is not to be ridden, and with why. */
 function admitClose(stand: Stand, entry: EntryBody & { kind: 'close' }, next: Act): Outcome<EntryBody> {

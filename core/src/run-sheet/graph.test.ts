@@ -1,9 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { COMMON_GRAPH } from '../bench/graph.ts'
 import { kitOf } from '../bench/kit.ts'
 import { isBenchAct } from '../brake/acts.ts'
-import { type Fact, type Graph, joined } from '../brake/graph.ts'
+import type { Fact, Graph } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import { STATIONS } from '../brake/station.ts'
 import { dualPivotFamily } from '../families/dual-pivot/family.ts'
@@ -37,7 +36,7 @@ const LINEAR: Hardware = { ...HARDWARE, practiceSeed: 11 }
 const work = (value: string) => seen('work', value)
 const job = (bodies: readonly EntryBody[], hardware = HARDWARE) => expectOk(openJob(hardware, written(...bodies)))
 
-const graphOf = (kit: Kit): Graph => joined(COMMON_GRAPH, kit.family.standsOn)
+const graphOf = (kit: Kit): Graph => kit.standsOn
 
 /** Reaches from fact to fact, by Warshall’s closure over the declared edges: written apart from the product’s own search. */
 function closure(graph: Graph): (ground: string, fact: string) => boolean {
@@ -67,6 +66,7 @@ describe.each(FAMILIES.map((family) => [family.id, kitOf(family)] as const))('th
       const [kind, id = ''] = fact.split(':')
       if (kind === 'reading') return kit.reading(id) !== undefined || kit.seeing(id) !== undefined
       if (kind === 'confirm') return isBenchAct(id) || SHEETS.some((each) => each.step(id)?.done.kind === 'confirmed')
+      if (kind === 'torque') return kit.fastener(id)?.id === id
       return ['swap', 'turn', 'plan'].includes(kind ?? '')
     }
     for (const fact of [...Object.keys(graph), ...Object.values(graph).flat()]) expect(known(fact), fact).toBe(true)
@@ -105,6 +105,8 @@ describe('every step can be reached and done', () => {
     walk(LINEAR, [work('rub')]),
     walk(LINEAR, [work('dead')]),
     walk(LINEAR, [{ kind: 'swap', part: 'cable', to: 'new' }]),
+    walk(LINEAR, [confirm('lever-loosened'), confirm('mount-loosened')]),
+    walk(CALIPER, [confirm('lever-loosened'), confirm('mount-loosened')]),
     walk(CALIPER, []),
     walk(CALIPER, [work('fit')], 'B'),
     walk({ ...CALIPER, practiceSeed: 9 }, [work('fit')], 'D'),

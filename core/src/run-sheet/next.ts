@@ -80,7 +80,7 @@ export function nextAct(stand: Stand, advice: Advice): Act {
       return { kind: 'sign', step }
     case 'confirmed': {
       const ill = first.state === 'out' && {
-        say: step.done.remedy,
+        say: step.done.unless?.(stand)?.remedy ?? step.done.remedy,
         stop: first.stop === true || step.mustBeDone === true,
       }
       return { kind: 'confirm', step, ...again, ...(ill && { ill }) }

@@ -4,6 +4,7 @@ import type { Family } from '../brake/family.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { OnStand } from '../brake/on-stand.ts'
+import type { Span } from '../brake/reading.ts'
 import { routeDimensions } from '../cable/route.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
@@ -39,6 +40,14 @@ export function traitsSeenIn(kit: Kit, entries: readonly Entry[]): Readonly<Reco
     if (entry.kind === 'reading' && trait) traits[trait] = String(entry.value)
   }
   return traits
+}
+
+/** The makers’ figures a job was told, to be handed to the brake; none where it was told none. */
+export function figuresTold(entries: readonly Entry[]): Readonly<Record<string, Span>> | undefined {
+  const told = standingIn(entries).flatMap((entry) => (entry.kind === 'figure' ? [entry] : []))
+  return told.length > 0
+    ? Object.fromEntries(told.map(({ fastener, lowNm, highNm }) => [fastener, { low: lowNm, high: highNm }]))
+    : undefined
 }
 
 /** What a job measured of the hardware itself, to be handed to the brake: a later job has it. */
@@ -87,6 +96,11 @@ export function standOf(family: Family, hardware: Hardware, entries: readonly En
     schools: state.schools,
     route: state.route,
     plan: (id) => state.plans[id]?.value,
+    fasteners: family.fasteners,
+    torques: Object.fromEntries(
+      Object.entries(state.torques).flatMap(([id, { value, status }]) => (status === 'current' ? [[id, value]] : [])),
+    ),
+    makers: { ...hardware.figures, ...state.makers },
     windows: model.windows(state.schools, looked),
   })
 }

@@ -5,6 +5,7 @@ import type { Circumstances, Say, Step, StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import { showReading } from '../stand/describe.ts'
+import { factOf } from '../stand/fold.ts'
 import { lower } from '../stand/words.ts'
 import { establishedAs, factsOf, staleGround, staleOf } from './facts.ts'
 import { placed } from './placed.ts'
@@ -32,6 +33,11 @@ export function circumstancesOf({ here, number, seen, plan, schools, family, sta
           (entry.kind === 'turn' && entry.adjuster === adjuster) ||
           (entry.kind === 'confirm' && entry.step === LOOSENED[adjuster]),
       ),
+    happened: (facts) =>
+      state.standing.some((entry) => {
+        const fact = factOf(entry)
+        return fact !== undefined && facts.includes(fact)
+      }),
   }
 }
 
@@ -144,8 +150,11 @@ function establishedState(stand: Stand, step: Step, advice: Advice): At {
     case 'confirmed': {
       const answer = state.confirmed[step.id]
       if (!answer) return { state: 'open' }
+      const against = answer.value ? done.unless?.(stand) : undefined
+      if (against?.state === 'out')
+        return { state: 'out', cause: against.say, ...(against.stop && { stop: true as const }) }
       return answer.value
-        ? { state: 'done' }
+        ? { state: 'done', ...(against?.remark && { remark: against.remark }) }
         : { state: 'out', cause: lower(done.ill), ...(done.stop && { stop: true }) }
     }
     case 'planned':
@@ -203,5 +212,8 @@ export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
     ? steps.flatMap((step) => releasedStatus(step, stand))
     : steps.map((step) => stepStatus(step, stand, advice))
 }
+
+/** For whatever asks nothing of the advice. */
+export const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
 
 export const settled = (state: StepState) => state === 'done' || state === 'skipped'

@@ -3,6 +3,7 @@ import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import { partOf } from '../brake/school.ts'
 import { formatNumber, formatQuantity, type LengthUnit, shownUnit, type UnitId } from '../quantity/quantity.ts'
+import { showMoney } from './costs.ts'
 import type { Entry, EntryBody } from './entries.ts'
 import { lower } from './words.ts'
 
@@ -118,7 +119,16 @@ export function describe(entry: EntryBody, naming: Naming): string {
         length,
       )}`
     case 'torque':
-      return `${entry.fastener} tightened to ${showQuantity(entry.valueNm, 'Nm', length)}`
+      return `${entry.fastener} tightened to ${showQuantity(entry.valueNm, 'Nm', length)}${entry.instrument ? `, ${entry.instrument}` : ''}`
+    case 'figure':
+      return `maker’s figure of the ${entry.fastener}: ${showQuantity(entry.lowNm, 'Nm', length)}${entry.highNm === entry.lowNm ? '' : ` to ${showQuantity(entry.highNm, 'Nm', length)}`}`
+    case 'estimate':
+      return `estimate: ${entry.minutes} min, ${showMoney(entry.cost, entry.currency)}`
+    case 'spent':
+      return [
+        `spent: ${entry.minutes} min, ${showMoney(entry.labour, entry.currency)}`,
+        ...entry.parts.map(({ name, count, price }) => `${count} × ${name} at ${showMoney(price, entry.currency)}`),
+      ].join('; ')
     case 'correction': {
       const struck = find?.(entry.strikes)
       return `struck${struck ? `: ${describe(struck, naming)}` : ''}${entry.why ? ` (${entry.why})` : ''}`
@@ -126,7 +136,7 @@ export function describe(entry: EntryBody, naming: Naming): string {
     case 'note':
       return entry.text
     case 'release':
-      return `released by ${entry.initials}`
+      return `released by ${entry.initials}${entry.lookAgain ? `, look again by ${entry.lookAgain}` : ''}`
     case 'close':
       return `closed by ${entry.initials}, not to be ridden: ${entry.why}`
   }

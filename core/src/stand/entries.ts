@@ -22,6 +22,13 @@ interface Common {
   readonly basedOn?: number
 }
 
+/** A part used up in a job, and what one of it costs. */
+export interface SpentPart {
+  readonly name: string
+  readonly count: number
+  readonly price: number
+}
+
 export type EntryBody =
   | {
       readonly kind: 'reading'
@@ -58,10 +65,24 @@ export type EntryBody =
     }
   /** The cable’s way from lever to brake, in order. */
   | { readonly kind: 'route'; readonly segments: readonly RouteSegment[] }
-  | { readonly kind: 'torque'; readonly fastener: string; readonly valueNm: number }
+  /** `instrument`: torque wrench, or a pull on a key of known length. */
+  | { readonly kind: 'torque'; readonly fastener: string; readonly valueNm: number; readonly instrument?: string }
+  /** The maker’s figure of one fastener: kept with the brake. */
+  | { readonly kind: 'figure'; readonly fastener: string; readonly lowNm: number; readonly highNm: number }
+  /** What the work was expected to take, told before it. */
+  | { readonly kind: 'estimate'; readonly minutes: number; readonly cost: number; readonly currency: string }
+  /** What it took: minutes, what they cost, and parts; several add up. */
+  | {
+      readonly kind: 'spent'
+      readonly minutes: number
+      readonly labour: number
+      readonly currency: string
+      readonly parts: readonly SpentPart[]
+    }
   | { readonly kind: 'correction'; readonly strikes: string; readonly why?: string }
   | { readonly kind: 'note'; readonly text: string }
-  | { readonly kind: 'release'; readonly initials: string }
+  /** `lookAgain`: the day by which it should be looked at again, ISO 8601. */
+  | { readonly kind: 'release'; readonly initials: string; readonly lookAgain?: string }
   /** Ends a job whose brake cannot be put right: not to be ridden. */
   | { readonly kind: 'close'; readonly initials: string; readonly why: string }
 
@@ -78,6 +99,9 @@ export const ENTRY_KINDS: readonly EntryKind[] = [
   'plan',
   'route',
   'torque',
+  'figure',
+  'estimate',
+  'spent',
   'correction',
   'note',
   'release',

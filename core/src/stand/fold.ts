@@ -1,6 +1,8 @@
+import { tickOf } from '../brake/fastener.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
+import type { Span } from '../brake/reading.ts'
 import type { RouteSegment } from '../brake/route.ts'
 import { type ChosenSchool, type ChosenSchools, partOf, readSchool, usualSchools } from '../brake/school.ts'
 import type { Entry, EntryBody, EntryOf } from './entries.ts'
@@ -46,6 +48,10 @@ export interface StandState {
   readonly earlier: Readonly<Record<string, readonly number[]>>
   /** Confirmations: whether it was well. */
   readonly confirmed: Readonly<Record<string, Established<boolean>>>
+  /** Torques, N·m, by fastener. */
+  readonly torques: Readonly<Record<string, Established<number>>>
+  /** The makers’ figures told in this job, N·m, by fastener. */
+  readonly makers: Readonly<Record<string, Span>>
   readonly skipped: Readonly<Record<string, string>>
   /** The way chosen for each thing that is planned. */
   readonly plans: Readonly<Record<string, Established<EntryOf<'plan'>>>>
@@ -142,6 +148,8 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
   const readings: Record<string, Established<number | string>> = {}
   const earlier: Record<string, number[]> = {}
   const confirmed: Record<string, Established<boolean>> = {}
+  const torques: Record<string, Established<number>> = {}
+  const makers: Record<string, Span> = {}
   const skipped: Record<string, string> = {}
   const plans: Record<string, Established<EntryOf<'plan'>>> = {}
   const schools: Record<string, ChosenSchool> = { ...usualSchools(kit.schools) }
@@ -150,7 +158,7 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
 
   const unsettle = (fact: Fact, shaken: ReadonlySet<string>) => {
     const cause = causeOf(kit, model, fact)
-    const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan') => {
+    const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan' | 'torque') => {
       for (const [id, each] of Object.entries(facts)) {
         if (shaken.has(`${prefix}:${id}`) && each.status === 'current')
           facts[id] = { ...each, status: 'recheck', cause }
@@ -159,6 +167,7 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
     mark(readings, 'reading')
     mark(confirmed, 'confirm')
     mark(plans, 'plan')
+    mark(torques, 'torque')
   }
 
   for (const entry of standing) {
@@ -176,6 +185,12 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
       confirmed[entry.step] = { value: entry.well !== false, entry, status: 'current' }
       delete skipped[entry.step]
     } else if (entry.kind === 'plan') plans[entry.plan] = { value: entry, entry, status: 'current' }
+    else if (entry.kind === 'torque') {
+      const spec = kit.fastener(entry.fastener)
+      torques[spec?.id ?? entry.fastener] = { value: entry.valueNm, entry, status: 'current' }
+      // A step made for one fastener asks nothing but that it be tight; a step of the brake’s own asks more.
+      if (spec && !spec.tick) confirmed[tickOf(spec)] = { value: true, entry, status: 'current' }
+    } else if (entry.kind === 'figure') makers[entry.fastener] = { low: entry.lowNm, high: entry.highNm }
     else if (entry.kind === 'route') route = entry.segments
     else if (entry.kind === 'skip') skipped[entry.step] = entry.reason
     else if (entry.kind === 'swap') {
@@ -196,6 +211,8 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
     readings,
     earlier,
     confirmed,
+    torques,
+    makers,
     skipped,
     plans,
     adjusters: Object.fromEntries(model.adjusters.map((spec) => [spec.id, adjusterState(spec, standing)])),

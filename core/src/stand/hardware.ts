@@ -1,6 +1,7 @@
 import { bookDimensions, type Dimensions, type End, hereAt } from '../brake/dimension.ts'
 import type { Family } from '../brake/family.ts'
 import type { BrakeModel } from '../brake/model.ts'
+import type { Span } from '../brake/reading.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { checkBeadSeat } from '../reference/wheel-sizes.ts'
 
@@ -23,6 +24,8 @@ export interface Hardware {
   readonly dimensions: Readonly<Record<string, Dimension>>
   /** What was seen of it that is no number, such as the side its cable comes to; usual where it is not given. */
   readonly traits?: Readonly<Record<string, string>>
+  /** The makers’ figures of its fasteners, N·m, as they were told in a job. */
+  readonly figures?: Readonly<Record<string, Span>>
   /** Seed of the simulated brake that stands in for a real one on the practice stand. */
   readonly practiceSeed?: number
 }

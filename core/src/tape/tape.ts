@@ -1,8 +1,9 @@
-import { LOOSENED, SQUEEZES } from '../brake/acts.ts'
+import { SQUEEZES } from '../brake/acts.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf } from '../brake/school.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { parseNumber } from '../quantity/number.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { nearestWord, nearInSense } from './nearest.ts'
@@ -87,7 +88,7 @@ function argumentsEnd(
   let end = from
   const token = () => tokens[end]
   const isWord = () => words.has((token() as string).toLowerCase())
-  if (word === 'torque') {
+  if (word === 'torque' || word === 'maker') {
     while (token() !== undefined && !isAmount(token() as string)) end += 1
   } else if (NAME_FIRST.has(word)) {
     while (token() !== undefined && !isAmount(token() as string) && (end === from || !isWord())) end += 1
@@ -186,10 +187,10 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
         )
   }
   if (word === 'loose') {
-    const step = LOOSENED[text.toLowerCase()]
+    const step = kit.loosenable[text.toLowerCase()]
     return step
       ? ok({ kind: 'confirm', step })
-      : refuse('missing', 'loose', `“loose ${text}”: accepted ${Object.keys(LOOSENED).join(', ')}.`)
+      : refuse('missing', 'loose', `“loose ${text}”: accepted ${Object.keys(kit.loosenable).join(', ')}.`)
   }
   if (word === 'close') {
     const [initials = '', ...why] = args
@@ -203,6 +204,8 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
       ? refuse('missing', 'swap', 'Swap what? Accepted: cable, pads, housing, lever, wheel, brake, rotor.')
       : ok({ kind: 'swap', part, to: to.join(' ') || 'new' })
   }
+  if (word === 'maker') return readFigure(args, length)
+  if (word === 'estimate' || word === 'spent') return readCost(word, args)
   if (word === 'torque') {
     const amountAt = args.findIndex((each) => /^[\d.,½¼¾]/.test(each))
     if (amountAt < 1) return refuse('missing', 'torque', 'Write the fastener and its torque: torque anchor 6.')
@@ -226,12 +229,58 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
       : ok({ kind: 'skip', step: step.id, reason: reason.join(' ') })
   }
   if (word === 'release')
-    return text === ''
-      ? refuse('missing', 'release', 'Sign with initials or a number: release 7.')
-      : ok({ kind: 'release', initials: text })
+    return text === '' ? refuse('missing', 'release', 'Sign with initials or a number: release 7.') : readRelease(args)
   return text === ''
     ? refuse('missing', 'note', 'An empty note: write something behind it.')
     : ok({ kind: 'note', text })
+}
+
+const isNumber = (token: string): boolean => /^[\d.,½¼¾]/.test(token)
+
+/** `maker anchor 6 8`: one figure, or the lower and the upper, in the workshop’s own unit of torque. */
+function readFigure(args: readonly string[], length: LengthUnit): Outcome<EntryBody> {
+  const amountAt = args.findIndex(isNumber)
+  if (amountAt < 1) return refuse('missing', 'maker', 'Write the fastener and its maker’s figure: maker anchor 6 8.')
+  const figures: number[] = []
+  for (const token of args
+    .slice(amountAt)
+    .join(' ')
+    .split(/[\s–-]+/)
+    .filter(isNumber)) {
+    const value = amountIn(token, 'Nm', length, 'maker')
+    if (!value.ok) return value
+    figures.push(value.value)
+  }
+  const [lowNm = 0, highNm = lowNm] = figures
+  return ok({ kind: 'figure', fastener: args.slice(0, amountAt).join(' ').toLowerCase(), lowNm, highNm })
+}
+
+/** `estimate 30 20 EUR`: minutes, money, currency. */
+function readCost(word: 'estimate' | 'spent', args: readonly string[]): Outcome<EntryBody> {
+  const [first = '', second = '', letters = ''] = args
+  const minutes = parseNumber(first, 'minutes')
+  const money = parseNumber(second, 'money')
+  if (args.length !== 3 || !minutes.ok || !money.ok)
+    return refuse(
+      'not-understood',
+      word,
+      `“${word} ${args.join(' ')}”: write minutes, money and currency, ${word} 30 20 EUR.`,
+    )
+  const told = { minutes: minutes.value, currency: letters.toUpperCase() }
+  return word === 'estimate'
+    ? ok({ kind: 'estimate', ...told, cost: money.value })
+    : ok({ kind: 'spent', ...told, labour: money.value, parts: [] })
+}
+
+/** Initials, and behind them the day by which it is looked at again. */
+function readRelease(args: readonly string[]): Outcome<EntryBody> {
+  const last = args.at(-1) as string
+  const dated = args.length > 1 && /^\d{4}-\d{2}-\d{2}$/.test(last)
+  return ok({
+    kind: 'release',
+    initials: (dated ? args.slice(0, -1) : args).join(' '),
+    ...(dated && { lookAgain: last }),
+  })
 }
 
 /** A bare length is in the workshop's unit; everything is kept in canonical units. */

@@ -1,4 +1,3 @@
-import { LOOSENED } from '../brake/acts.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { ReadingSpec } from '../brake/reading.ts'
@@ -19,7 +18,7 @@ export interface Written {
 }
 
 /** Words that swallow the rest of the line. */
-export const REST: ReadonlySet<string> = new Set(['note', 'skip', 'release', 'close'])
+export const REST: ReadonlySet<string> = new Set(['note', 'skip', 'release', 'close', 'estimate', 'spent'])
 
 /** A value of the size that is met, where nothing better is known: the middle of what is accepted, by ratio. */
 export const usualValue = ({ min, max, sd }: ReadingSpec): number =>
@@ -53,7 +52,7 @@ const stepWords = ({ steps }: Kit): readonly Word[] =>
     shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok | no` }] : [],
   )
 
-const otherWords = ({ schools }: Kit): readonly Word[] => [
+const otherWords = ({ schools, loosenable, family: { fasteners } }: Kit): readonly Word[] => [
   { word: 'sq', means: 'squeezed', form: 'sq 10' },
   {
     word: 'school',
@@ -63,11 +62,18 @@ const otherWords = ({ schools }: Kit): readonly Word[] => [
       .join(' | ')}`,
   },
   { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
-  { word: 'loose', means: 'loosened', form: `loose ${Object.keys(LOOSENED).join(' | ')}` },
+  { word: 'loose', means: 'loosened', form: `loose ${Object.keys(loosenable).join(' | ')}` },
   { word: 'torque', means: 'fastener tightened', form: 'torque anchor 6' },
+  {
+    word: 'maker',
+    means: 'the maker’s figure of a fastener',
+    form: `maker ${fasteners[0]?.id ?? 'anchor'} 6 8`,
+  },
+  { word: 'estimate', means: 'what it will take: minutes and money', form: 'estimate 30 20 EUR' },
+  { word: 'spent', means: 'what it took: minutes and money', form: 'spent 25 15 EUR' },
   { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
   { word: 'note', means: 'a note', form: 'note …' },
-  { word: 'release', means: 'sign the job', form: 'release 7' },
+  { word: 'release', means: 'sign the job', form: 'release 7 | release 7 2027-05-26 (look again)' },
   { word: 'close', means: 'end the job unreleased, not to be ridden', form: 'close 7 rim worn through' },
 ]
 

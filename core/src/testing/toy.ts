@@ -184,6 +184,7 @@ export const toyFamily: Family = {
       done: { kind: 'in-window', readings: ['shoeSmell'] },
     },
   ],
+  fasteners: [],
   standsOn: {
     'reading:shoeSmell': ['swap:pads'],
     'reading:shoeClear': ['turn:any', 'swap:pads', 'confirm:hard-squeezes'],

@@ -5,7 +5,7 @@ import type { Learnt } from '../dial-in/layout.ts'
 import { type Fault, type Outcome, ok } from '../outcome/outcome.ts'
 import { admit } from '../run-sheet/admit.ts'
 import { type Job, learntOn, type Visit, workOut } from '../run-sheet/job.ts'
-import { measuredIn, type Stand, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
+import { figuresTold, measuredIn, type Stand, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fitHardware, type Hardware } from '../stand/hardware.ts'
 import { changedBy } from '../stand/history.ts'
@@ -71,11 +71,13 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
     const seen = traitsSeenIn(kit, entries)
     const known = Object.entries(seen).every(([trait, answer]) => hardware.traits?.[trait] === answer)
     const built = known ? hardware : { ...hardware, traits: { ...hardware.traits, ...seen } }
+    const told = figuresTold(entries)
+    const figured = told ? { ...built, figures: { ...built.figures, ...told } } : built
     return measuredIn(kit, entries).reduce((now, change) => {
       if (now.dimensions[change.dimension]?.value === change.value) return now
       const changed = changedBy(now, [change])
       return changed.ok && checkHardware(changed.value).ok ? changed.value : now
-    }, built)
+    }, figured)
   }
 
   return { openStand, openJob, learntFrom, firstRefusal, checkHardware, hardwareAfter }

@@ -20,6 +20,7 @@ const here = (work: string): Circumstances => ({
   swapped: () => true,
   trait: () => undefined,
   loosened: () => true,
+  happened: () => true,
 })
 const said = (say: Say | undefined, work: string): string =>
   say === undefined ? '' : typeof say === 'string' ? say : say(here(work))

@@ -16,5 +16,12 @@ export const HARDWARE = Joi.object<Hardware>({
   end: Joi.string().valid('front', 'rear').required(),
   dimensions: Joi.object().pattern(Joi.string(), DIMENSION).default({}),
   traits: Joi.object().pattern(Joi.string(), Joi.string().max(40)),
+  figures: Joi.object().pattern(
+    Joi.string().max(80),
+    Joi.object({
+      low: Joi.number().greater(0).max(60).required(),
+      high: Joi.number().min(Joi.ref('low')).max(60).required(),
+    }),
+  ),
   practiceSeed: Joi.number().integer().min(0),
 })

@@ -56,10 +56,31 @@ const BODIES: Readonly<Record<EntryKind, Joi.SchemaMap>> = {
       .max(20)
       .required(),
   },
-  torque: { fastener: WORD.required(), valueNm: Joi.number().required() },
+  torque: { fastener: WORD.required(), valueNm: Joi.number().required(), instrument: REMARK(80) },
+  figure: { fastener: WORD.required(), lowNm: Joi.number().required(), highNm: Joi.number().required() },
+  estimate: {
+    minutes: Joi.number().required(),
+    cost: Joi.number().required(),
+    currency: Joi.string().max(3).required(),
+  },
+  spent: {
+    minutes: Joi.number().required(),
+    labour: Joi.number().required(),
+    currency: Joi.string().max(3).required(),
+    parts: Joi.array()
+      .items(
+        Joi.object({
+          name: NAME(120).required(),
+          count: Joi.number().integer().min(1).max(1000).required(),
+          price: Joi.number().min(0).max(1_000_000).required(),
+        }),
+      )
+      .max(40)
+      .required(),
+  },
   correction: { strikes: WORD.required(), why: REMARK(500) },
   note: { text: REMARK(5000).required() },
-  release: { initials: REMARK(60).required() },
+  release: { initials: REMARK(60).required(), lookAgain: Joi.string().max(10) },
   close: {
     initials: REMARK(60).required(),
     why: REMARK(1000).required(),

@@ -18,6 +18,7 @@ const NOWHERE: Circumstances = {
   way: () => undefined,
   cableAnew: true,
   loosened: () => true,
+  happened: () => true,
   swapped: () => true,
   trait: () => undefined,
 }
@@ -77,7 +78,12 @@ export function entriesOf(kit: Kit): readonly Found[] {
       to: `/handbook/words#${id}`,
       text: `${says} ${also.join(' ')}`,
     })),
-    ...TORQUES.map(({ fastener, rule }) => ({ kind: 'torque', title: fastener, to: '/handbook/torque', text: rule })),
+    ...Object.values(TORQUES).map(({ fastener, rule }) => ({
+      kind: 'torque',
+      title: fastener,
+      to: '/handbook/torque',
+      text: rule,
+    })),
     ...SYMPTOMS.map(({ id, says, leads }) => ({
       kind: 'complaint',
       title: upper(says),

@@ -5,7 +5,7 @@ import { STATIONS } from '@overhaul/core/brake/station'
 import { formatNumber, shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import { TERMS } from '@overhaul/core/reference/terms'
-import { TORQUE_SOURCE, TORQUES } from '@overhaul/core/reference/torques'
+import { TORQUE_SOURCE, TORQUES, type TorqueFigure } from '@overhaul/core/reference/torques'
 import { upper } from '@overhaul/core/stand/words'
 import { vocabulary } from '@overhaul/core/tape/words'
 import { fitFamily } from '@overhaul/core/workshop/families'
@@ -62,7 +62,7 @@ export function TorquePage() {
           </tr>
         </thead>
         <tbody>
-          {TORQUES.map(({ fastener, thread, nm, rule }) => (
+          {Object.values<TorqueFigure>(TORQUES).map(({ fastener, thread, nm, rule }) => (
             <tr key={fastener}>
               <td>
                 <b>{fastener}</b>

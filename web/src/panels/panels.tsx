@@ -33,6 +33,7 @@ const FETCH = {
   BeddingNotes: async () => (await import('./disc/BeddingNotes.tsx')).BeddingNotes,
   DrumNotes: async () => (await import('./drum/DrumNotes.tsx')).DrumNotes,
   LiningNotes: async () => (await import('./drum/LiningNotes.tsx')).LiningNotes,
+  TightenNotes: async () => (await import('./tighten/TightenNotes.tsx')).TightenNotes,
   OtherEnd: async () => (await import('./OtherEnd.tsx')).OtherEnd,
 }
 const MatchNotes = lazily(FETCH.MatchNotes)
@@ -49,6 +50,7 @@ const DiscPadNotes = lazily(FETCH.DiscPadNotes)
 const BeddingNotes = lazily(FETCH.BeddingNotes)
 const DrumNotes = lazily(FETCH.DrumNotes)
 const LiningNotes = lazily(FETCH.LiningNotes)
+const TightenNotes = lazily(FETCH.TightenNotes)
 const OtherEnd = lazily(FETCH.OtherEnd)
 
 /** All of them, before the hand asks. */
@@ -87,6 +89,7 @@ export const STATION_PANELS: readonly StationPanel[] = [
   { id: 'reach', stations: ['mount'], serves: reads('trackReach'), Panel: ReachNotes },
   { id: 'other-reach', stations: ['mount'], serves: reads('trackReach'), Panel: OtherReach },
   { id: 'lever-weight', stations: ['centre'], serves: reads('leverWeight'), Panel: LeverWeightNotes },
+  { id: 'tighten', stations: ['tighten'], serves: always, Panel: TightenNotes },
   { id: 'bite', stations: ['bite', 'centre'], serves: bitesOnRim, Panel: BiteNotes },
 ]
 

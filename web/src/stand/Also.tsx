@@ -1,5 +1,4 @@
 import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
-import { LOOSENED } from '@overhaul/core/brake/acts'
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { Step } from '@overhaul/core/brake/step'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
@@ -91,7 +90,7 @@ export function Also({ jobId, kit, length, steps, write }: Props) {
     <Fold title="Write something else" open={open} onOpen={(now) => setOpen(() => now)}>
       <Line as="div">
         <Press onPress={() => write([{ kind: 'confirm', step: 'squeezes', count: 10 }])}>Squeezed ten times</Press>
-        {Object.values(LOOSENED).map((step) => (
+        {Object.values(kit.loosenable).map((step) => (
           <Press key={step} onPress={() => write([{ kind: 'confirm', step }])}>
             {upper(kit.stepTitle(step))}
           </Press>

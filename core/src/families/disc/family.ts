@@ -1,3 +1,4 @@
+import { DISC_FASTENERS } from '../../bench/fasteners.ts'
 import { WORK, worksWith } from '../../bench/work.ts'
 import type { Family } from '../../brake/family.ts'
 import { joined } from '../../brake/graph.ts'
@@ -75,6 +76,7 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
     schools: bothMove ? [DISC_BITE] : [DISC_BITE, FIXED_GAP],
     steps: discSteps(kind),
     standsOn: joined({}, discGraph(kind)),
+    fasteners: DISC_FASTENERS,
     dial: {
       bite: ['biteTravel', 'armStarts', 'armRest'],
       centre: [gaps.inner.reading, gaps.outer.reading],

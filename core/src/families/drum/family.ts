@@ -1,3 +1,4 @@
+import { DRUM_FASTENERS } from '../../bench/fasteners.ts'
 import { worksWith } from '../../bench/work.ts'
 import type { Family } from '../../brake/family.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
@@ -50,6 +51,7 @@ export const drumFamily: Family = {
   schools: [DRUM_BITE],
   steps: DRUM_STEPS,
   standsOn: DRUM_GRAPH,
+  fasteners: DRUM_FASTENERS,
   dial: { bite: ['biteTravel'], centre: [], beside: 'drag', say: 'the bite, and whether it drags' },
   gauges: {
     wheel: ['hubPlay', 'hubPlayNuts'],

@@ -1,3 +1,4 @@
+import { rimFasteners } from '../../bench/fasteners.ts'
 import { worksWith } from '../../bench/work.ts'
 import type { Family, Section } from '../../brake/family.ts'
 import { joined } from '../../brake/graph.ts'
@@ -111,6 +112,10 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
     schools: [BITE, ...PAD_SCHOOLS, ...hung.schools],
     steps: [...(own.steps ?? []), ...hung.steps, ...RIM_STEPS],
     standsOn: joined(joined(RIM_GRAPH, hung.standsOn), own.standsOn ?? {}),
+    fasteners: rimFasteners(
+      mount,
+      own.dimensions.some(({ id }) => id === 'straddleMm'),
+    ),
     dial: {
       bite: ['biteTravel'],
       centre: ['gapLeft', 'gapRight'],
