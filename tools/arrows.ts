@@ -2,7 +2,7 @@
 export type Arrows = Readonly<Record<string, readonly string[]>>
 
 const PHYSICS = ['outcome', 'quantity', 'calculation', 'mechanics', 'linkages', 'reference', 'calculations'] as const
-const CAPABILITIES = ['cable', 'match', 'mount', 'pads', 'stack'] as const
+const CAPABILITIES = ['cable', 'lever-fit', 'match', 'mount', 'pads', 'stack'] as const
 const OWN_STAND = [...PHYSICS, 'brake', 'bench', ...CAPABILITIES] as const
 
 /** Inside the core, from the ground up: physics, what a brake is, capabilities, families, and the rooms above them. */
@@ -19,7 +19,8 @@ export const CORE: Arrows = {
   stand: ['outcome', 'quantity', 'reference', 'brake'],
   match: ['outcome', 'calculation', 'calculations', 'mechanics', 'brake'],
   cable: ['outcome', 'calculation', 'calculations', 'brake', 'match'],
-  bench: ['calculation', 'brake', 'cable', 'match'],
+  'lever-fit': ['outcome', 'calculation', 'calculations', 'brake', 'stand', 'match'],
+  bench: ['quantity', 'calculation', 'reference', 'brake', 'cable', 'lever-fit', 'match'],
   mount: ['outcome', 'calculation', 'calculations', 'reference', 'drawer', 'brake', 'bench'],
   stack: ['outcome', 'calculation', 'calculations', 'drawer', 'brake'],
   pads: ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'stand', 'cable'],
@@ -32,7 +33,7 @@ export const CORE: Arrows = {
   'families/dual-pivot': [...OWN_STAND, 'families/rim'],
   'families/single-pivot': [...OWN_STAND, 'families/rim'],
   'dial-in': ['brake', 'stand'],
-  'run-sheet': ['outcome', 'quantity', 'reference', 'brake', 'stand', 'bench', 'cable', 'dial-in'],
+  'run-sheet': ['outcome', 'quantity', 'reference', 'brake', 'stand', 'bench', 'cable', 'lever-fit', 'dial-in'],
   tape: ['outcome', 'quantity', 'brake', 'stand'],
   sheet: ['quantity', 'calculation', 'reference', 'stand', 'run-sheet', 'dial-in'],
   simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand'],

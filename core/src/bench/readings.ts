@@ -1,6 +1,8 @@
 import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
 import { HEAVY_N, HELD_N } from '../cable/feel.ts'
 import type { Source } from '../calculation/source.ts'
+import { MOST_REACH_MM } from '../lever-fit/fit.ts'
+import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
 
 const COMMON: Source = {
   kind: 'common-practice',
@@ -89,6 +91,12 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     instrument: 'rule',
     how: 'Bar to blade at the finger, lever at rest.',
     dimension: 'leverReachMm',
+    limit: {
+      low: 20,
+      high: MOST_REACH_MM,
+      text: 'At most 89 mm from bar to lever; 76 mm on small bicycles.',
+      source: { kind: 'standard', title: '16 CFR 1512.5 (from memory)' },
+    },
   },
   {
     id: 'barrelOut',
@@ -126,6 +134,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     instrument: 'rule',
     how: 'Squeeze hard; from blade to bar at the finger.',
   },
+  ...LEVER_READINGS,
 ]
 
 /** What is looked at on every cable-pulled brake. */
@@ -248,4 +257,5 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
       { id: 'stuck', title: 'sticks' },
     ],
   },
+  ...LEVER_SEEN,
 ]

@@ -1,5 +1,6 @@
 import { fitting, type StepSpec, wholeSheet } from '../brake/step.ts'
 import { judgeCableFeel } from '../cable/judge.ts'
+import { LEVER_STEPS } from '../lever-fit/steps.ts'
 import { judgeLever } from '../match/judge.ts'
 import { judgeTorques } from './fasteners.ts'
 
@@ -124,8 +125,10 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     say: 'Measure the lever’s reach: bar to blade at the finger, lever at rest.',
     why: 'The bite is judged as a share of the reach, and the bar wall stands at its end.',
     cautions: [],
-    done: { kind: 'measured', readings: ['leverReach'] },
+    done: { kind: 'in-window', readings: ['leverReach'], optional: ['frontHand'] },
+    whenOut: 'The blade stands further off than a hand should have to reach: reach screw in, then measure again.',
   },
+  ...LEVER_STEPS,
   {
     id: 'cable-run',
     station: 'cable',

@@ -19,7 +19,8 @@ export interface Grounds {
   readonly groundsOf: (fact: Fact) => ReadonlySet<Fact>
 }
 
-export function groundsIn(graph: Graph): Grounds {
+/** `apart`: turns that move no part of the brake, and shake only what stands on them by name. */
+export function groundsIn(graph: Graph, apart: readonly Fact[] = []): Grounds {
   const known = new Map<Fact, ReadonlySet<string>>()
   const standingOn = (fact: Fact): ReadonlySet<string> => {
     const found = new Set<string>()
@@ -38,7 +39,9 @@ export function groundsIn(graph: Graph): Grounds {
     unsettledBy(fact) {
       const found =
         known.get(fact) ??
-        (fact.startsWith('turn:') ? new Set([...standingOn(ANY_TURN), ...standingOn(fact)]) : standingOn(fact))
+        (fact.startsWith('turn:') && !apart.includes(fact)
+          ? new Set([...standingOn(ANY_TURN), ...standingOn(fact)])
+          : standingOn(fact))
       known.set(fact, found)
       return found
     },

@@ -1,7 +1,9 @@
 import { actTitle, LOOSENED } from './acts.ts'
+import type { AdjusterSpec } from './adjuster.ts'
 import type { Family } from './family.ts'
 import type { FastenerSpec } from './fastener.ts'
-import { type Graph, type Grounds, groundsIn, joined } from './graph.ts'
+import { type Fact, type Graph, type Grounds, groundsIn, joined } from './graph.ts'
+import type { BrakeModel } from './model.ts'
 import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
 import type { SchoolOption, SchoolSpec } from './school.ts'
 import { STATIONS } from './station.ts'
@@ -14,6 +16,10 @@ export interface Common {
   readonly steps: readonly StepSpec[]
   readonly standsOn: Graph
   readonly causes: Readonly<Record<string, string>>
+  /** What is moved at the lever beside what a family’s model has. */
+  readonly levers: readonly AdjusterSpec[]
+  /** Turns that shake only what stands on them by name. */
+  readonly apart: readonly Fact[]
   /** Steps and graph that tick a family’s fasteners off. */
   readonly ticks: (fasteners: readonly FastenerSpec[]) => {
     readonly steps: readonly StepSpec[]
@@ -33,6 +39,7 @@ export interface Kit {
   readonly standsOn: Graph
   readonly grounds: Grounds
   readonly causes: Readonly<Record<string, string>>
+  readonly levers: readonly AdjusterSpec[]
   /** By its name at the bench. */
   readonly fastener: (name: string) => FastenerSpec | undefined
   /** What can be loosened here: the word of the tape and the act it logs. */
@@ -79,7 +86,7 @@ export function makeKit(common: Common, family: Family): Kit {
   const ticks = common.ticks(family.fasteners)
   const steps = merged(common.steps, [...family.steps, ...ticks.steps])
   const standsOn = joined(joined(common.standsOn, family.standsOn), ticks.standsOn)
-  const grounds = groundsIn(standsOn)
+  const grounds = groundsIn(standsOn, common.apart)
   const fastener = byId(family.fasteners)
   const reading = byId(readings)
   const seeing = byId(seen)
@@ -92,6 +99,7 @@ export function makeKit(common: Common, family: Family): Kit {
     steps,
     standsOn,
     grounds,
+    levers: common.levers,
     fastener: (name) => fastener(name.trim().toLowerCase()),
     loosenable: Object.fromEntries(
       Object.entries(LOOSENED).filter(([, act]) => grounds.unsettledBy(`confirm:${act}`).size > 0),
@@ -117,3 +125,9 @@ export function makeKit(common: Common, family: Family): Kit {
     },
   }
 }
+
+/** Everything that can be turned or moved here: the model’s adjusters and what is moved at the lever. */
+export const adjustersOf = (kit: Kit, model: Pick<BrakeModel, 'adjusters'>): readonly AdjusterSpec[] => [
+  ...model.adjusters,
+  ...kit.levers,
+]

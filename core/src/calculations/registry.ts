@@ -8,6 +8,7 @@ import { drillAccess, reaming } from './drilling.ts'
 import { drumTorque, drumWear } from './drum.ts'
 import { caliper, cantilever, discCaliper } from './families.ts'
 import { handForce, handTorque, leverTravel, rearSkid } from './hand-force.ts'
+import { bladeAngle, leverageChange, reachScrew } from './lever-fit.ts'
 import { leverShift } from './lever-shift.ts'
 import { leverWeight } from './lever-weight.ts'
 import { linearPull } from './linear-pull.ts'
@@ -40,6 +41,9 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   drumTorque,
   drumWear,
   leverShift,
+  leverageChange,
+  reachScrew,
+  bladeAngle,
   padDrift,
   padHeight,
   padArc,

@@ -30,7 +30,8 @@ function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happe
   if (entry.kind === 'turn') {
     const adjuster = model.adjusters.findIndex((each) => each.id === entry.adjuster)
     const from = model.adjusters[adjuster]?.contact && entry.from
-    return adjuster < 0 ? [] : [{ kind: 'turn', adjuster, amount: entry.amount, ...(from && { from: from.contact }) }]
+    if (adjuster < 0) return disturbed(model, `turn:${entry.adjuster}`)
+    return [{ kind: 'turn', adjuster, amount: entry.amount, ...(from && { from: from.contact }) }]
   }
   if (entry.kind === 'confirm' && SQUEEZED.has(entry.step)) return [{ kind: 'squeeze', times: entry.count ?? 10 }]
   if (entry.kind === 'reading') {

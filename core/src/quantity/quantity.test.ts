@@ -76,6 +76,7 @@ describe('quantities', () => {
           in: 0.0127,
           deg: 0.5,
           N: 0.5,
+          kgf: 0.5,
           lbf: 2.3,
           inlb: 0.06,
           Nm: 0.05,

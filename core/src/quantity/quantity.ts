@@ -106,6 +106,7 @@ const DECIMALS: Record<UnitId, number> = {
   Nm: 1,
   inlb: 0,
   N: 0,
+  kgf: 1,
   lbf: 0,
   turn: 2,
   deg: 0,

@@ -1,6 +1,7 @@
 import { isFastener } from '../bench/fasteners.ts'
 import { SWAPPED_PARTS } from '../bench/graph.ts'
 import { isBenchAct, SQUEEZES } from '../brake/acts.ts'
+import { adjustersOf } from '../brake/kit.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf, readSchool } from '../brake/school.ts'
 import { routeOf } from '../cable/route.ts'
@@ -132,10 +133,11 @@ function admitAmong(stand: Stand, id: string, value: number, entry: EntryBody): 
   return fitted.ok ? ok(entry) : fitted
 }
 
-function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: 'turn' }): Outcome<EntryBody> {
-  const spec = model.adjusters.find((each) => each.id === entry.adjuster)
+function admitTurn({ kit, model, family, state }: Stand, entry: EntryBody & { kind: 'turn' }): Outcome<EntryBody> {
+  const all = adjustersOf(kit, model)
+  const spec = all.find((each) => each.id === entry.adjuster)
   if (!spec) {
-    const known = model.adjusters.map((each) => each.id).join(', ')
+    const known = all.map((each) => each.id).join(', ')
     return refuse(
       'unknown-adjuster',
       'adjuster',
@@ -177,7 +179,7 @@ function admitTurn({ model, family, state }: Stand, entry: EntryBody & { kind: '
       : refuse(
           'out-of-range',
           'amount',
-          `${spec.title}: ${formatQuantity(entry.amount, 'mm')}. Accepted: up to ${MOST_CABLE_MM} mm either way.`,
+          `${spec.title}: ${formatQuantity(entry.amount, spec.unit)}. Accepted: up to ${formatQuantity(MOST_CABLE_MM, spec.unit)} either way.`,
         )
   }
   const { roomDown, roomUp } = state.adjusters[spec.id] as { roomDown: number; roomUp: number }

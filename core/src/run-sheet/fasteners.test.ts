@@ -59,9 +59,11 @@ describe('every fastener of a brake', () => {
   })
 
   it('loosened: it comes back unticked, by itself, and the rest stays as it was answered', () => {
-    const loose = [...SOUND, confirm('lever-loosened')]
+    const loose: EntryBody[] = [...SOUND, confirm('lever-loosened')]
     expect(stateOf(loose, 'lever clamp')).toMatchObject({ state: 'open', step: 'tight-lever-clamp' })
     expect(stateOf(loose, 'left boss bolt')).toMatchObject({ state: 'done', ticked: 'with all' })
+    expect(nextStep(loose)).toBe('lever-clamped')
+    loose.push(seen('barMaterial', 'metal'), seen('clampWay', 'figure'))
     expect(nextStep(loose)).toBe('tight-lever-clamp')
     expect(refusal(loose, RELEASE)).toMatchObject({
       code: 'not-ready',
@@ -77,7 +79,9 @@ describe('every fastener of a brake', () => {
       state: 'recheck',
       cause: 'the lever clamp was loosened',
     })
-    expect(refusal([...ticked, confirm('lever-loosened'), confirm('tight-lever-clamp')], RELEASE)).toBeUndefined()
+    const again = [...ticked, confirm('lever-loosened'), seen('clampWay', 'figure')]
+    expect(refusal(again, RELEASE)).toMatchObject({ code: 'not-ready' })
+    expect(refusal([...again, confirm('tight-lever-clamp')], RELEASE)).toBeUndefined()
   })
 
   it('a torque ticks only a step made for that bolt; a step of the brake’s own asks more', () => {
@@ -167,6 +171,8 @@ describe('no release with an open fastener or a stop', () => {
     confirm('shoes-loosened'),
     confirm('mount-loosened'),
     confirm('tight-lever-clamp'),
+    seen('barMaterial', 'metal'),
+    seen('clampWay', 'figure'),
     confirm('pads-tight'),
     torque('left boss bolt', 6),
     confirm('tight-right-boss-bolt'),

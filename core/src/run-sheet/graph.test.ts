@@ -107,6 +107,7 @@ describe('every step can be reached and done', () => {
     walk(LINEAR, [{ kind: 'swap', part: 'cable', to: 'new' }]),
     walk(LINEAR, [confirm('lever-loosened'), confirm('mount-loosened')]),
     walk(CALIPER, [confirm('lever-loosened'), confirm('mount-loosened')]),
+    walk(LINEAR, [seen('rider', 'measured')]),
     walk(CALIPER, []),
     walk(CALIPER, [work('fit')], 'B'),
     walk({ ...CALIPER, practiceSeed: 9 }, [work('fit')], 'D'),

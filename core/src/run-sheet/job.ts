@@ -5,6 +5,7 @@ import { type Advice, advise } from '../dial-in/advice.ts'
 import { type Belief, believe, believedReading, knownBy, lessons } from '../dial-in/belief.ts'
 import type { Learnt } from '../dial-in/layout.ts'
 import { asLastRead } from '../dial-in/timeline.ts'
+import { learnScrew, REACH_SCREW, type ScrewEffect } from '../lever-fit/screw.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
 import type { Hardware } from '../stand/hardware.ts'
@@ -20,6 +21,8 @@ export interface Job extends Stand {
   readonly belief: Belief
   readonly advice: Advice
   readonly next: Act
+  /** What this lever’s reach screw does, as far as its visits have shown. */
+  readonly screw: ScrewEffect
 }
 
 /** An earlier visit of the same brake: what it taught becomes the prior of this one. */
@@ -33,7 +36,12 @@ export function learntOn(family: Family, { hardware, entries }: Visit, before: L
   const kit = kitOf(family)
   const { dimensions, here } = hardwareIn(kit, hardware, entries)
   const model = family.fit(dimensions, here)
-  return model.ok ? lessons(believe(kit, model.value, fold(kit, model.value, entries), before)) : before
+  if (!model.ok) return before
+  const state = fold(kit, model.value, entries)
+  return {
+    ...lessons(believe(kit, model.value, state, before)),
+    [REACH_SCREW]: learnScrew(state.standing, before[REACH_SCREW]),
+  }
 }
 
 /**
@@ -47,12 +55,13 @@ export function workOut(stand: Stand, learnt: Learnt = {}): Job {
   const known = knownBy(read === state ? belief : believe(kit, model, read, learnt))
   const windows = model.windows(state.schools, stand, known)
   const closer = narrowed(belief, { ...stand, windows })
-  const job = aimedAt({ ...stand, belief }, closer)
+  const screw = learnScrew(state.standing, learnt[REACH_SCREW])
+  const job = aimedAt({ ...stand, belief, screw }, closer)
   return job.advice.kind === 'no-setting' && closer !== windows ? aimedAt(job, windows) : job
 }
 
 /** The same brake and belief aimed at these windows: what to do next follows from them. */
-export function aimedAt(job: Stand & { readonly belief: Belief }, windows: Windows): Job {
+export function aimedAt(job: Stand & Pick<Job, 'belief' | 'screw'>, windows: Windows): Job {
   const judged = { ...job, windows }
   const advice = advise(job.belief, job.state, windows, rubbing(judged))
   return { ...judged, advice, next: nextAct(judged, advice) }

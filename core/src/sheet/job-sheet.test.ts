@@ -39,7 +39,9 @@ describe('the job sheet', () => {
     expect(gap).toMatchObject({ found: '0.3 mm', left: '1.0 mm', mark: 'in' })
     expect(gap?.window).toMatch(/^0\.5 mm to 1\.\d mm$/)
     const reach = sheet(WORKED).readings.find((each) => each.title === 'lever reach')
-    expect(reach).toMatchObject({ window: '', mark: 'noted' })
+    expect(reach).toMatchObject({ window: '20 mm to 89 mm', mark: 'in' })
+    const pull = sheet(WORKED).readings.find((each) => each.title === 'lever pivot to cable end')
+    expect(pull).toMatchObject({ window: '', mark: 'noted' })
   })
 
   it('prints every entry, the struck ones as struck', () => {

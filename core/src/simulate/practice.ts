@@ -51,8 +51,25 @@ const SEEN_WELL: PracticeReadings = {
   leverWeight: 7.5,
   leverBack: 4,
   padsSet: 'applied',
+  fingersUsed: 'one',
+  frontHand: 'right',
+  barMaterial: 'metal',
+  clampWay: 'figure',
+  leverHand: 'right',
+  handBreadth: 84,
+  fingerBreadth: 18,
+  creaseReach: 66,
+  handOffset: 12,
+  clampToHook: 78,
+  clampToTip: 86,
+  shoulderHeight: 1340,
+  barHeight: 1010,
+  armLength: 620,
+  bladeAngle: 30,
 }
 
+/** Turned at the lever: no part of the brake moves. */
+const AT_THE_LEVER: ReadonlySet<string> = new Set(['reachScrew', 'leverAlong'])
 const SQUEEZES: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
 const HELD: ReadonlySet<string> = new Set([
   'gapLeft',
@@ -70,10 +87,37 @@ const HELD: ReadonlySet<string> = new Set([
   'reserve',
 ])
 
-const partsOf = (d: Dimensions): PracticeReadings => ({
+/** What is known of how it was built. */
+const seenOf = ({ traits }: Here): PracticeReadings =>
+  Object.fromEntries(Object.entries(traits).filter(([, answer]) => answer !== 'unknown'))
+
+/** How far this was turned since it was last measured. */
+function since(lived: readonly Entry[], adjuster: string, reading: string): number {
+  const measured = lived.findLastIndex((entry) => entry.kind === 'reading' && entry.reading === reading)
+  return lived
+    .slice(measured + 1)
+    .reduce((sum, entry) => (entry.kind === 'turn' && entry.adjuster === adjuster ? sum + entry.amount : sum), 0)
+}
+
+/** A lever too near the grip: its clamp so far from the bar’s end, mm. */
+const CLAMP_AT_MM = 153
+
+/** The lever as it was last measured and has been turned and moved since; its own reach screw is no book’s. */
+function partsOf(d: Dimensions, seed: number, lived: readonly Entry[]): PracticeReadings {
+  const screwMm = seededRandom(seed ^ 0x51ed270b).uniform(1, 2.1)
+  const moved = since(lived, 'leverAlong', 'leverFinger')
+  const clampAt = lived.findLast((entry) => entry.kind === 'reading' && entry.reading === 'clampAt')
+  const from = clampAt?.kind === 'reading' && typeof clampAt.value === 'number' ? clampAt.value : CLAMP_AT_MM
+  return {
+    ...hardwareOf(d),
+    leverFinger: Math.round((d.leverFingerArmMm as number) + moved),
+    leverReach: Math.round((d.leverReachMm as number) - screwMm * since(lived, 'reachScrew', 'leverReach')),
+    clampAt: Math.round(from + since(lived, 'leverAlong', 'clampAt')),
+  }
+}
+
+const hardwareOf = (d: Dimensions): PracticeReadings => ({
   leverPull: Math.round(d.leverCableArmMm as number),
-  leverFinger: Math.round(d.leverFingerArmMm as number),
-  leverReach: Math.round(d.leverReachMm as number),
   ridersMass: Math.round(d.loadedMassKg as number),
   housingOuter: 5,
 })
@@ -129,7 +173,8 @@ const rubsOn = ({ gapLeft, gapRight }: TrueReadings, wandersMm: number) =>
 /** A brake lives through a log: what was turned and squeezed. */
 function live(brake: StandIn, lived: readonly Entry[]): void {
   for (const entry of lived) {
-    if (entry.kind === 'turn') brake.turn(entry.adjuster, entry.amount, entry.from?.contact)
+    if (entry.kind === 'turn' && !AT_THE_LEVER.has(entry.adjuster))
+      brake.turn(entry.adjuster, entry.amount, entry.from?.contact)
     if (entry.kind === 'confirm' && entry.step === 'shoes-centred') brake.settle?.()
     if (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) brake.squeeze(entry.count ?? 10)
   }
@@ -192,14 +237,14 @@ function discGauge(spec: DiscSpec, d: Dimensions, here: Here, seed: number, live
   return {
     ...SEEN_WELL,
     ...DISC_WELL,
-    ...partsOf(d),
+    ...partsOf(d, seed, lived),
     rotorRunout,
     rotorThickness: Math.round(wheel.uniform(16.4, 18)) / 10,
     ...DISC_CHANGED,
     stackRotor: d.rotorDiameterMm as number,
     rotorWide: (d.rotorDiameterMm as number) + (told('stackRotor') && !told('rotorWide') ? WIDER_MM : 0),
     rotorMost: d.rotorMostMm as number,
-    ...Object.fromEntries(Object.entries(here.traits).filter(([, answer]) => answer !== 'unknown')),
+    ...seenOf(here),
     barrelOut: Math.round(2 * (brake.position('barrel') ?? 0)) / 2,
     ...brake.gauge().shown,
   }
@@ -228,7 +273,7 @@ function drumGauge(d: Dimensions, here: Here, seed: number, lived: readonly Entr
   return {
     ...SEEN_WELL,
     ...DRUM_WELL,
-    ...partsOf(d),
+    ...partsOf(d, seed, lived),
     drumInside: inside + 0.3,
     drumStamped: inside + 1,
     drumRadius: d.drumRadiusMm as number,
@@ -267,9 +312,9 @@ export function practiceGauge(
     radialRunout: tenth(wheel.uniform(0.1, 0.6)),
     wheelOffset: tenth(wheel.uniform(-0.4, 0.4)),
     rimWall: tenth(wheel.uniform(1.1, 1.5)),
-    ...partsOf(d),
+    ...partsOf(d, seed, lived),
     ...SEEN_WELL,
-    ...here.traits,
+    ...seenOf(here),
     ...mountOf(d, here.end),
     barrelOut: Math.round(2 * (brake.position('barrel') ?? 0)) / 2,
     ...brake.gauge().shown,

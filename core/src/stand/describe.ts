@@ -1,5 +1,5 @@
 import type { AdjusterSpec, From } from '../brake/adjuster.ts'
-import type { Kit } from '../brake/kit.ts'
+import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import { partOf } from '../brake/school.ts'
 import { formatNumber, formatQuantity, type LengthUnit, shownUnit, type UnitId } from '../quantity/quantity.ts'
@@ -91,7 +91,7 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return told ?? `${kit.title(entry.reading)} ${showAnswer(kit, entry.reading, entry.value, length)}`
     }
     case 'turn': {
-      const spec = model.adjusters.find((each) => each.id === entry.adjuster)
+      const spec = adjustersOf(kit, model).find((each) => each.id === entry.adjuster)
       const said = spec ? sayMove(spec, entry, length) : `${entry.adjuster} ${entry.amount}`
       return lower(said) + (entry.endReached ? ', to its end' : '')
     }

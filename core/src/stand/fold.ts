@@ -1,6 +1,6 @@
 import { tickOf } from '../brake/fastener.ts'
 import type { Fact } from '../brake/graph.ts'
-import type { Kit } from '../brake/kit.ts'
+import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Span } from '../brake/reading.ts'
 import type { RouteSegment } from '../brake/route.ts'
@@ -132,7 +132,7 @@ export const factOf = (entry: EntryBody): Fact | undefined => {
 /** What happened, in the words that stand beside what must be looked at again. */
 function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
   const [kind, id = ''] = by.split(':') as [string, string?]
-  if (kind === 'turn') return `${model.adjusters.find((each) => each.id === id)?.title ?? id} turned`
+  if (kind === 'turn') return `${adjustersOf(kit, model).find((each) => each.id === id)?.title ?? id} turned`
   const said = kit.causes[by]
   if (said) return said
   if (kind === 'reading') return `${kit.title(id)} was measured again`

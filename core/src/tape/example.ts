@@ -1,3 +1,4 @@
+import { adjustersOf } from '../brake/kit.ts'
 import type { LengthUnit } from '../quantity/quantity.ts'
 import { showParts } from '../stand/describe.ts'
 import { usualValue, type Written } from './words.ts'
@@ -37,7 +38,7 @@ export function exampleLine(
     return [`${spec.shorthand} ${showParts(kit, id, value, length).number}`]
   })
   const turned = moves.flatMap(({ adjuster, amount }) => {
-    const spec = model.adjusters.find(({ id }) => id === adjuster)
+    const spec = adjustersOf(kit, model).find(({ id }) => id === adjuster)
     if (!spec) return []
     const size = spec.unit === 'turn' ? typedFraction(Math.abs(amount)) : String(Math.abs(amount))
     return [`${spec.shorthand} ${amount < 0 ? '-' : '+'}${size}`]

@@ -1,5 +1,5 @@
 import { SQUEEZES } from '../brake/acts.ts'
-import type { Kit } from '../brake/kit.ts'
+import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf } from '../brake/school.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
@@ -115,7 +115,7 @@ function readWord(word: string, args: readonly string[], { kit, model, length }:
   }
   const seen = kit.seen.find((each) => each.shorthand === word)
   if (seen) return readSeen(seen, text)
-  const adjuster = model.adjusters.find((each) => each.shorthand === word)
+  const adjuster = adjustersOf(kit, model).find((each) => each.shorthand === word)
   if (adjuster) {
     const last = args.at(-1)?.toLowerCase()
     const toEnd = last === 'end'

@@ -1,4 +1,4 @@
-import type { Kit } from '../brake/kit.ts'
+import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { ReadingSpec } from '../brake/reading.ts'
 import { STATIONS } from '../brake/station.ts'
@@ -40,8 +40,8 @@ const seenWords = ({ seen }: Kit): readonly Word[] =>
     form: `${shorthand} ${options.map((each) => each.id).join(' | ')}`,
   }))
 
-const adjusterWords = ({ adjusters }: BrakeModel): readonly Word[] =>
-  adjusters.map(({ shorthand, title, unit, plus, minus }) => ({
+const adjusterWords = ({ kit, model }: Written): readonly Word[] =>
+  adjustersOf(kit, model).map(({ shorthand, title, unit, plus, minus }) => ({
     word: shorthand,
     means: title,
     form: `${shorthand} ${unit === 'turn' ? '+1/2' : '+2'} (+ ${plus.toLowerCase()}, − ${minus.toLowerCase()})`,
@@ -81,7 +81,7 @@ const otherWords = ({ schools, loosenable, family: { fasteners } }: Kit): readon
 export const vocabulary = ({ kit, model }: Written): readonly Word[] => [
   ...readingWords(kit),
   ...seenWords(kit),
-  ...adjusterWords(model),
+  ...adjusterWords({ kit, model }),
   ...stepWords(kit),
   ...otherWords(kit),
 ]
@@ -108,7 +108,7 @@ export function wordsByStation({ kit, model }: Written): readonly WordGroup[] {
   const placed = [...stepWords(kit), ...readingWords(kit), ...seenWords(kit)]
   const groups: readonly WordGroup[] = [
     ...STATIONS.map(({ id, title }) => ({ title, words: placed.filter(({ word }) => stationOf.get(word) === id) })),
-    { title: 'Turns', words: adjusterWords(model) },
+    { title: 'Turns', words: adjusterWords({ kit, model }) },
     { title: 'At any time', words: [...placed.filter(({ word }) => !stationOf.has(word)), ...otherWords(kit)] },
   ]
   return groups.filter(({ words }) => words.length > 0)

@@ -1,3 +1,4 @@
+import { leverFitAt, leverMoves } from '../lever-fit/fit.ts'
 import { WAYS, type WayId } from '../mount/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Job } from '../run-sheet/job.ts'
@@ -48,7 +49,13 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
         ...next.turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })),
         { kind: 'confirm', step: 'squeezes', count: 10 },
       ]
-    case 'mend':
+    case 'mend': {
+      const fit = next.step.id === 'lever-place' ? leverFitAt(job) : undefined
+      const moves = fit?.ok ? leverMoves(fit.value, job.screw) : []
+      return moves.length > 0
+        ? moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
+        : [{ kind: 'skip', step: next.step.id, reason: 'walked past' }]
+    }
     case 'stuck':
       return [{ kind: 'skip', step: next.step.id, reason: 'walked past' }]
     case 'sign':

@@ -34,6 +34,7 @@ const FETCH = {
   DrumNotes: async () => (await import('./drum/DrumNotes.tsx')).DrumNotes,
   LiningNotes: async () => (await import('./drum/LiningNotes.tsx')).LiningNotes,
   TightenNotes: async () => (await import('./tighten/TightenNotes.tsx')).TightenNotes,
+  LeverNotes: async () => (await import('./lever/LeverNotes.tsx')).LeverNotes,
   OtherEnd: async () => (await import('./OtherEnd.tsx')).OtherEnd,
 }
 const MatchNotes = lazily(FETCH.MatchNotes)
@@ -51,6 +52,7 @@ const BeddingNotes = lazily(FETCH.BeddingNotes)
 const DrumNotes = lazily(FETCH.DrumNotes)
 const LiningNotes = lazily(FETCH.LiningNotes)
 const TightenNotes = lazily(FETCH.TightenNotes)
+const LeverNotes = lazily(FETCH.LeverNotes)
 const OtherEnd = lazily(FETCH.OtherEnd)
 
 /** All of them, before the hand asks. */
@@ -90,6 +92,7 @@ export const STATION_PANELS: readonly StationPanel[] = [
   { id: 'other-reach', stations: ['mount'], serves: reads('trackReach'), Panel: OtherReach },
   { id: 'lever-weight', stations: ['centre'], serves: reads('leverWeight'), Panel: LeverWeightNotes },
   { id: 'tighten', stations: ['tighten'], serves: always, Panel: TightenNotes },
+  { id: 'lever', stations: ['lever'], serves: always, Panel: LeverNotes },
   { id: 'bite', stations: ['bite', 'centre'], serves: bitesOnRim, Panel: BiteNotes },
 ]
 

@@ -1,4 +1,5 @@
 import { DISC_FASTENERS } from '../../bench/fasteners.ts'
+import { COMMON_TRAITS } from '../../bench/traits.ts'
 import { WORK, worksWith } from '../../bench/work.ts'
 import type { Family } from '../../brake/family.ts'
 import { joined } from '../../brake/graph.ts'
@@ -55,7 +56,7 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
     mount: 'tabs',
     track: 'rotor',
     dimensions: DISC_DIMENSIONS,
-    traits: [ASSISTED_TRAIT, ...(bothMove ? [FLUID_TRAIT] : [KNOB_TRAIT]), ...PAD_TRAITS],
+    traits: [...COMMON_TRAITS, ASSISTED_TRAIT, ...(bothMove ? [FLUID_TRAIT] : [KNOB_TRAIT]), ...PAD_TRAITS],
     works: WORKS,
     readings: [
       ...ROTOR_READINGS,
@@ -88,6 +89,7 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
       wheel: ['rotorRunout', 'rotorThickness'],
       match: ['housingOuter'],
       mount: ['bodyClearTop', 'bodyClearBottom', 'padCover'],
+      lever: ['leverReach'],
       pads: ['padFixed', 'padMoving'],
       bite: dial,
       centre: dial,

@@ -1,4 +1,4 @@
-import { FROM_MEMORY } from '../../bench/dimensions.ts'
+import { asTrait } from '../../bench/traits.ts'
 import type { TraitSpec } from '../../brake/dimension.ts'
 import type { Fact } from '../../brake/graph.ts'
 import type { SeenSpec } from '../../brake/reading.ts'
@@ -19,14 +19,6 @@ export const changingPads = (here: Circumstances): boolean =>
 /** New pads or a new rotor, however they came: both are bedded in. */
 export const somethingNew = (here: Circumstances): boolean =>
   changingRotor(here) || changingPads(here) || here.swapped('pads') || here.swapped('rotor')
-
-const asTrait = ({ id, title, options }: SeenSpec): TraitSpec => ({
-  id,
-  title,
-  options: [{ id: 'unknown', title: 'not looked at yet' }, ...options.map(({ id, title }) => ({ id, title }))],
-  usual: () => 'unknown',
-  source: FROM_MEMORY,
-})
 
 const KEEPER: SeenSpec = {
   id: 'padKeeper',

@@ -1,4 +1,5 @@
 import { DRUM_FASTENERS } from '../../bench/fasteners.ts'
+import { COMMON_TRAITS } from '../../bench/traits.ts'
 import { worksWith } from '../../bench/work.ts'
 import type { Family } from '../../brake/family.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
@@ -44,7 +45,7 @@ export const drumFamily: Family = {
   mount: 'axle',
   track: 'drum',
   dimensions: DRUM_DIMENSIONS,
-  traits: [CAM_TRAIT],
+  traits: [...COMMON_TRAITS, CAM_TRAIT],
   works: [...worksWith('The whole sheet, the arm set on the bicycle.'), SERVICE_WORK, SQUEAL_WORK],
   readings: DRUM_READINGS,
   seen: DRUM_SEEN,
@@ -56,6 +57,7 @@ export const drumFamily: Family = {
   gauges: {
     wheel: ['hubPlay', 'hubPlayNuts'],
     match: ['housingOuter'],
+    lever: ['leverReach'],
     pads: ['armApplied', 'liningThick'],
     bite: ['biteTravel', 'reserve'],
     centre: ['biteTravel'],

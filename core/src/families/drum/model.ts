@@ -33,6 +33,8 @@ const DISTURBS: Readonly<Record<string, Disturbance>> = {
   'swap:cable': CABLE,
   'swap:housing': CABLE,
   'swap:lever': { spread: { spare: 4, freePlay: 0.5, lever: 0.15 } },
+  'turn:reachScrew': { spread: { freePlay: 0.5 } },
+  'turn:leverAlong': { spread: { spare: 3, freePlay: 0.5, lever: 0.3 } },
   'swap:brake': 'forget',
 }
 

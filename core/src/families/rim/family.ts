@@ -1,4 +1,5 @@
 import { rimFasteners } from '../../bench/fasteners.ts'
+import { COMMON_TRAITS } from '../../bench/traits.ts'
 import { worksWith } from '../../bench/work.ts'
 import type { Family, Section } from '../../brake/family.ts'
 import { joined } from '../../brake/graph.ts'
@@ -102,8 +103,8 @@ const HUNG = {
 export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
   const hung = HUNG[mount]
   return {
-    traits: [],
     ...own,
+    traits: [...COMMON_TRAITS, ...(own.traits ?? [])],
     mount,
     track: 'rim',
     works: WORKS,
@@ -125,6 +126,7 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
     gauges: {
       wheel: ['lateralRunout', 'radialRunout', 'wheelOffset', 'rimWall'],
       match: ['housingOuter'],
+      lever: ['leverReach'],
       pads: ['padLeft', 'padRight', 'toeLeft', 'toeRight'],
       bite: DIAL,
       centre: [...DIAL, 'leverWeight', 'leverBack'],

@@ -52,6 +52,8 @@ const DISTURBS: Readonly<Record<string, Disturbance>> = {
   'swap:cable': CABLE,
   'swap:housing': CABLE,
   'swap:lever': LEVER,
+  'turn:reachScrew': { spread: { freePlay: 0.5 } },
+  'turn:leverAlong': { spread: { cable: 3, freePlay: 0.5, lever: 0.3 } },
   'swap:brake': 'forget',
 }
 

@@ -254,9 +254,7 @@ function Pulls({
 }: Pick<LineProps, 'means' | 'keyMm' | 'length'> & { readonly wanted: Span | undefined }) {
   if (means.by !== 'key' || !keyMm.ok || !wanted) return null
   const pulls = [wanted.low, wanted.high].map((torqueNm) => pullForTorque.work({ torqueNm, lengthMm: keyMm.value }))
-  const said = pulls.map((each) =>
-    each.ok ? formatNumber((each.value.outputs.forceN as number) / UNITS[means.pullIn].size, means.pullIn) : '?',
-  )
+  const said = pulls.map((each) => (each.ok ? formatNumber(each.value.outputs.forceN as number, means.pullIn) : '?'))
   return (
     <span>{`a pull of ${said.join('–')} ${UNITS[means.pullIn].symbol} at ${showQuantity(keyMm.value, 'mm', length)}, square to the key`}</span>
   )
@@ -287,7 +285,7 @@ function MakersFigure({
   onDone,
 }: Pick<LineProps, 'held' | 'length' | 'write'> & { readonly onDone: () => void }) {
   const unit = shownUnit('Nm', length)
-  const shown = (nm: number | undefined) => (nm === undefined ? '' : formatNumber(nm / UNITS[unit].size, unit))
+  const shown = (nm: number | undefined) => (nm === undefined ? '' : formatNumber(nm, unit))
   const [low, setLow] = useState(shown(maker?.low))
   const [high, setHigh] = useState(shown(maker?.high))
   const [fault, setFault] = useState<string>()
