@@ -35,7 +35,7 @@ export const CORE: Arrows = {
   'dial-in': ['brake', 'stand'],
   'run-sheet': ['outcome', 'quantity', 'reference', 'brake', 'stand', 'bench', 'cable', 'lever-fit', 'dial-in'],
   tape: ['outcome', 'quantity', 'brake', 'stand'],
-  sheet: ['quantity', 'calculation', 'reference', 'stand', 'run-sheet', 'dial-in'],
+  sheet: ['quantity', 'calculation', 'reference', 'brake', 'bench', 'stand', 'run-sheet', 'dial-in'],
   simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand'],
   passes: ['outcome', 'brake', 'stand', 'dial-in', 'simulate', 'workshop'],
   workshop: [
@@ -79,14 +79,15 @@ export const WEB: Arrows = {
 /** Inside the server: one folder a resource. */
 export const SERVER: Arrows = {
   main: ['app'],
-  app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs'],
+  app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs', 'tags'],
   db: [],
   bicycles: ['app', 'brakes', 'db', 'jobs'],
   brakes: ['app', 'db', 'jobs'],
   calculations: ['app'],
   drawer: ['app', 'db'],
   families: [],
-  jobs: ['app', 'db', 'drawer'],
+  jobs: ['app', 'db', 'drawer', 'tags'],
+  tags: ['app', 'db'],
   demo: ['db'],
 }
 

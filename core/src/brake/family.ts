@@ -74,6 +74,8 @@ export interface Family {
   readonly wetShare?: (looked: Looked) => number
   /** The working behind the drawing, with the dimensions it was made of. */
   readonly worked?: (at: OnStand) => { readonly dimensions: readonly string[]; readonly worked: Outcome<Worked> }
+  /** How whoever rides it opens it to take the wheel out, and closes it; nothing where it does not open. */
+  readonly opens?: string
   readonly sections?: (at: OnStand) => readonly Section[]
   /** Its parts by themselves, and what is looked at: fetched once they are to be seen. */
   readonly drawings?: () => Promise<Drawings>

@@ -12,6 +12,8 @@ export interface PartShape {
   readonly material: string
   /** Below this many, it should be bought. */
   readonly minimum: number
+  /** Of one piece, in the workshop’s own money; none where nobody said. */
+  readonly price?: number | null
 }
 
 export interface Part extends PartShape {
@@ -31,6 +33,7 @@ export interface Move {
 }
 
 export const MOST_PIECES = 100_000
+const MOST_PRICE = 100_000
 
 const wholeNumber = (value: number) => Number.isInteger(value) && value >= 0 && value <= MOST_PIECES
 
@@ -90,6 +93,9 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
       `The minimum is ${part.minimum}. Accepted: 0 to ${MOST_PIECES}, a whole number.`,
     )
   }
+  const { price = null } = part
+  if (price !== null && !(price >= 0 && price <= MOST_PRICE))
+    return refuse('out-of-range', 'price', `The price is ${price}. Accepted: 0 to ${MOST_PRICE} a piece, or none.`)
   return ok(part)
 }
 

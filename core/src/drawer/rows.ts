@@ -4,7 +4,7 @@ import { findPartKind, PART_KINDS } from './kinds.ts'
 import { checkPart, MOST_PIECES, type Part, type PartShape } from './part.ts'
 
 /** Columns that every part has; the dimensions of all kinds follow, each in its own column. */
-const COMMON_COLUMNS = ['code', 'kind', 'name', 'count', 'minimum', 'material'] as const
+const COMMON_COLUMNS = ['code', 'kind', 'name', 'count', 'minimum', 'price', 'material'] as const
 
 export const DRAWER_COLUMNS: readonly string[] = [
   ...COMMON_COLUMNS,
@@ -35,6 +35,7 @@ export const rowOf = (part: Part): Record<string, string> => ({
   name: part.name,
   count: String(part.count),
   minimum: String(part.minimum),
+  price: part.price === null || part.price === undefined ? '' : String(part.price),
   material: part.material,
   ...Object.fromEntries(Object.entries(part.dimensions).map(([id, value]) => [id, String(value)])),
 })
@@ -65,12 +66,16 @@ export function partOf(row: Row): Outcome<CountedPart> {
   if (!Number.isInteger(count.value) || count.value < 0 || count.value > MOST_PIECES) {
     return refuse('out-of-range', 'count', `count is ${count.value}. Accepted: 0 to ${MOST_PIECES}, a whole number.`)
   }
+  const isPriced = (row.price ?? '').trim() !== ''
+  const price = numberIn(row, 'price', 0)
+  if (!price.ok) return price
   const checked = checkPart({
     code: (row.code ?? '').trim(),
     kind: (kind?.id ?? (row.kind ?? '').trim()) as PartShape['kind'],
     name: (row.name ?? '').trim(),
     material: (row.material ?? '').trim(),
     minimum: minimum.value,
+    ...(isPriced && { price: price.value }),
     dimensions,
   })
   return checked.ok ? ok({ part: checked.value, count: count.value }) : checked

@@ -1,27 +1,51 @@
+import { sayFigure } from '../bench/fasteners.ts'
+import type { Frame } from '../brake/frame.ts'
+import { adjustersOf } from '../brake/kit.ts'
+import { partOf } from '../brake/school.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
+import { standingWalk } from '../dial-in/belief.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
 import { formatQuantity, type LengthUnit, shownUnit } from '../quantity/quantity.ts'
 import { readIn } from '../quantity/read-in.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
+import { type FastenerStatus, fastenersOf } from '../run-sheet/fasteners.ts'
 import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
-import { describe, showAnswer } from '../stand/describe.ts'
-import { sayWhen } from '../stand/when.ts'
+import { costsIn, showMoney } from '../stand/costs.ts'
+import { describe, type Naming, sayMove, showAnswer, showQuantity } from '../stand/describe.ts'
+import { sayDay, sayWhen } from '../stand/when.ts'
+import { lower, upper } from '../stand/words.ts'
 
-/** A job on paper: the same content for the printed page and the PDF. */
+/** A job on paper: the same content for the printed page and the PDF. Result and readings first, every entry last. */
 export interface JobSheet {
   readonly heading: string
+  /** Released, closed, or neither. */
+  readonly result: string
   readonly complaint: string
   /** How it was set to bite, in words; empty where this brake has no such schools. */
   readonly school: string
   readonly released?: string
   /** Of a job ended without a release: that it is not to be ridden, by whom and why. */
   readonly closed?: string
+  /** When it should be looked at again. */
+  readonly lookAgain?: string
   /** Why it is not to be ridden; empty once released. */
   readonly unfit: readonly string[]
+  /** What a window or an answer judges. */
   readonly readings: readonly SheetReading[]
+  /** Looked at and well, in one breath; and measured, where nothing judges it. */
+  readonly well: string
+  readonly noted: string
+  /** The brake as it stands, at rest. */
+  readonly drawing: Frame
+  /** What the hand did, from first to last, each thing once. */
+  readonly done: readonly string[]
+  /** What was skipped and why, and what is to be kept an eye on. */
+  readonly open: readonly string[]
+  readonly fasteners: readonly string[]
+  readonly costs: readonly string[]
   readonly steps: readonly { readonly title: string; readonly state: StepState; readonly remark: string }[]
   readonly log: readonly { readonly at: string; readonly by: string; readonly text: string; readonly struck: boolean }[]
   /** What was worked out, chosen, learnt and used, under its heading; a section without lines is left out. */
@@ -52,24 +76,99 @@ export interface HeldPart {
   readonly count: number
 }
 
+interface Read extends SheetReading {
+  readonly isSeen: boolean
+}
+
 /** What was found and what was left, reading by reading, with the window each had to fall in. */
-function sheetReadings(job: Job, length: LengthUnit): readonly SheetReading[] {
+function allReadings(job: Job, length: LengthUnit): readonly Read[] {
   const { kit, state, windows } = job
-  return kit.order.flatMap((id): readonly SheetReading[] => {
+  return kit.order.flatMap((id): readonly Read[] => {
     const now = state.readings[id]
     if (!now) return []
     const show = (value: number | string) => showAnswer(kit, id, value, length)
     const window = windows.of[id]
+    const isSeen = typeof now.value === 'string'
+    const judged = window || now.status === 'recheck' || (isSeen && kit.option(id, now.value)?.remedy)
     return [
       {
         title: kit.title(id),
         found: show(state.earlier[id]?.[0] ?? now.value),
         left: show(now.value),
         window: window ? `${show(window.low)} to ${show(window.high)}` : '',
-        mark: window || now.status === 'recheck' ? readingMark(job, id) : 'noted',
+        mark: judged ? readingMark(job, id) : 'noted',
+        isSeen,
       },
     ]
   })
+}
+
+const inOneBreath = (readings: readonly Read[]): string =>
+  readings.map(({ title, left }) => `${title} ${lower(left)}`).join('; ')
+
+/** What was turned in all, adjuster by adjuster; one that was wound in to contact is told from there. */
+function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly string[] {
+  return adjustersOf(kit, model).flatMap((spec): readonly string[] => {
+    const turns = state.standing.filter((entry) => entry.kind === 'turn' && entry.adjuster === spec.id)
+    const told = turns.flatMap((entry) => (entry.kind === 'turn' ? [entry] : []))
+    const contact = told.findLastIndex(({ from }) => from !== undefined)
+    const since = told.slice(Math.max(0, contact))
+    const [first] = since
+    if (!first) return []
+    const amount = since.reduce((sum, each) => sum + each.amount, 0)
+    const goes = told.length > 1 ? `, in ${told.length} goes` : ''
+    if (Math.abs(amount) < 1e-9) return [`${upper(spec.title)} turned, and back where it was${goes}`]
+    return [`${sayMove(spec, { amount, from: first.from }, length)}${goes}`]
+  })
+}
+
+/** What else the hand did that changed the brake: parts, ways, what was loosened. */
+function changedLines(job: Job, naming: Naming): readonly string[] {
+  const { kit, state } = job
+  const said = state.standing.flatMap((entry): readonly string[] => {
+    if (entry.kind === 'swap')
+      return kit.schools.some((each) => partOf(each) === entry.part) ? [] : [describe(entry, naming)]
+    if (entry.kind === 'plan') return [describe(entry, naming)]
+    return entry.kind === 'confirm' && entry.step.endsWith('-loosened') ? [describe(entry, naming)] : []
+  })
+  return [...new Set(said)].map(upper)
+}
+
+/** Torques as they were logged, and in one breath what was ticked off without one. */
+function fastenerLines(job: Job, length: LengthUnit): readonly string[] {
+  const all = fastenersOf(job)
+  const names = (some: readonly FastenerStatus[]) => some.map(({ spec }) => spec.id).join(', ')
+  const logged = all.filter(({ torqueNm }) => torqueNm !== undefined)
+  const tight = all.filter(({ state, torqueNm }) => state === 'done' && torqueNm === undefined)
+  const open = all.filter(({ state }) => state !== 'done')
+  return [
+    ...logged.map(
+      ({ spec, torqueNm = 0, instrument, maker }) =>
+        `${upper(spec.id)} ${showQuantity(torqueNm, 'Nm', length)}${instrument ? `, ${instrument}` : ''} (${sayFigure(spec, maker)})`,
+    ),
+    ...(tight.length > 0 ? [`Tight: ${names(tight)}`] : []),
+    ...(open.length > 0 ? [`Open: ${names(open)}`] : []),
+  ]
+}
+
+/** Minutes and money against the estimate. */
+function costLines({ state }: Job): readonly string[] {
+  const { currency, estimate, minutes, labour, parts, partsCost, total } = costsIn(state.standing)
+  if (currency === undefined) return []
+  const told = minutes > 0 || total > 0
+  return [
+    ...(estimate ? [`Estimate: ${estimate.minutes} min, ${showMoney(estimate.cost, currency)}`] : []),
+    ...(told
+      ? [
+          `Spent: ${minutes} min, ${showMoney(labour, currency)} work, ${showMoney(partsCost, currency)} parts, ${showMoney(total, currency)} in all${
+            estimate
+              ? `: ${showMoney(Math.abs(total - estimate.cost), currency)} ${total > estimate.cost ? 'over' : 'under'}`
+              : ''
+          }`,
+        ]
+      : []),
+    ...parts.map(({ name, count, price }) => `${count} × ${name}, ${showMoney(price, currency)} each`),
+  ]
 }
 
 /** The sheet of a job, ready to be set in type. */
@@ -83,19 +182,39 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   }
   const steps = sheetOf(job, advice)
   const read = (text: string) => readIn(text, length)
+  const readings = allReadings(job, length)
+  const noted = readings.filter(({ mark }) => mark === 'noted')
+  const remarks = steps.flatMap(({ step, state: at, cause, remark }) => {
+    const why = state.skipped[step.id]
+    if (at === 'skipped' && why !== undefined) return [`${upper(step.title)}, skipped: ${why}`]
+    const said = at === 'done' ? remark : cause
+    return said && at !== 'open' ? [`${upper(step.title)}: ${said}`] : []
+  })
+  const { released, closed } = state
   const cautions = [...new Set<CautionId>(['maker', ...steps.flatMap(({ step }) => step.cautions)])]
   return {
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
     complaint: subject.complaint,
     school: kit.school('bite')?.options.find((each) => each.id === state.schools.bite?.option)?.title ?? '',
-    ...(state.released && {
-      released: `Released by ${state.released.initials}, ${sayWhen(state.released.at)}`,
+    result: released
+      ? `Released by ${released.initials}, ${sayWhen(released.at)}`
+      : closed
+        ? `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
+        : 'Not released: work in progress, do not ride.',
+    ...(released && { released: `Released by ${released.initials}, ${sayWhen(released.at)}` }),
+    ...(closed && {
+      closed: `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`,
     }),
-    ...(state.closed && {
-      closed: `Not to be ridden. Closed unreleased by ${state.closed.initials}, ${sayWhen(state.closed.at)}: ${state.closed.why}`,
-    }),
+    ...(released?.lookAgain && { lookAgain: sayDay(released.lookAgain) }),
     unfit: sayFindings(findingsOf(job, advice)).map(read),
-    readings: sheetReadings(job, length),
+    readings: readings.filter(({ mark }) => mark !== 'noted').map(({ isSeen: _, ...each }) => each),
+    well: inOneBreath(noted.filter(({ isSeen }) => isSeen)),
+    noted: inOneBreath(noted.filter(({ isSeen }) => !isSeen)),
+    drawing: model.frame(standingWalk(belief).q, { travelMm: 0, wheelDeg: 0 }),
+    done: [...turnedLines(job, length), ...changedLines(job, naming)].map(read),
+    open: remarks.map(read),
+    fasteners: fastenerLines(job, length).map(read),
+    costs: costLines(job),
     steps: steps.map(({ step, state: at, cause, remark }) => ({
       title: step.title,
       state: at,

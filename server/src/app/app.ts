@@ -13,6 +13,7 @@ import { familyRoutes } from '../families/families.ts'
 import { jobRoutes } from '../jobs/jobs.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
+import { tagRoutes } from '../tags/tags.ts'
 import type { Door } from './door.ts'
 import { doorRoutes } from './door-routes.ts'
 import { HttpFault, notFound } from './fault.ts'
@@ -119,9 +120,10 @@ export function createApp({ store, ledger, streams, drawer, hosts, door, places,
   app.use('/api', door.check)
   app.use('/api', stopWriting(store))
   app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
+  app.use('/api/tags', tagRoutes(store, places))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())
-  app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer))
+  app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer, places))
   app.use('/api/drawer', drawerRoutes(drawer))
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)

@@ -10,8 +10,9 @@ import { groupBy } from '../app/group-by.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { HARDWARE } from '../brakes/hardware-schema.ts'
+import { newCode } from '../db/codes.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
-import type { Store } from '../db/store.ts'
+import { isTaken, type Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { LAST_SEQ } from '../jobs/summary.ts'
@@ -34,6 +35,19 @@ const HANG = Joi.object<{ brakeId: string | null; hardware?: Omit<Hardware, 'end
   hardware: HARDWARE.fork('end', (end) => end.forbidden()),
 })
 const END = Joi.string<End>().valid('front', 'rear').required()
+
+const TRIES = 20
+
+/** Writes with a code nobody has yet: one that is taken is drawn again. */
+async function withCode<T>(write: (code: string) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await write(newCode())
+    } catch (error) {
+      if (!isTaken(error) || tries === TRIES) throw error
+    }
+  }
+}
 
 /** Bicycles, each with its brakes and the newest job on each brake: what hangs on the rack. */
 export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): Router {
@@ -70,7 +84,13 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
   router.post('/', async (request, response) => {
     const { id = randomUUID(), name, description = '' } = validate(NEW_BICYCLE, request.body)
     const row = { id, name, description, createdAt: new Date().toISOString() }
-    const [made] = await db.insert(bicycles).values(row).onConflictDoNothing().returning()
+    const [made] = await withCode((code) =>
+      db
+        .insert(bicycles)
+        .values({ ...row, code })
+        .onConflictDoNothing({ target: bicycles.id })
+        .returning(),
+    )
     response.status(made ? 201 : 200).json(made ?? (await find(id)))
   })
 

@@ -3,10 +3,12 @@ import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 
 export const bicycles = sqliteTable('bicycles', {
   id: text().primaryKey(),
+  /** Short, for its tag: given when it is hung up, and to older ones when the data is opened. */
+  code: text().unique(),
   name: text().notNull(),
   description: text().notNull().default(''),
   createdAt: text().notNull(),
@@ -38,6 +40,8 @@ export interface JobSummary {
   readonly nextSay: string
   /** Last entry it was made of; missing on one written before this was kept. */
   readonly seq?: number
+  /** The day by which a released brake should be looked at again, ISO 8601. */
+  readonly lookAgain?: string
   /** Why the bicycle is not to be ridden, of a job that was closed unreleased. */
   readonly unfit?: readonly string[]
 }
@@ -88,6 +92,8 @@ export const parts = sqliteTable('parts', {
   dimensions: text({ mode: 'json' }).$type<Readonly<Record<string, number>>>().notNull(),
   material: text().notNull().default(''),
   minimum: integer().notNull().default(0),
+  /** Of one piece, in the workshop’s own money; null where nobody said. */
+  price: real(),
 })
 
 /** Parts put in, taken and returned. Rows are added, never changed or deleted. */

@@ -8,6 +8,7 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { checkDatabase } from './aside.ts'
 import { backupsOf, offerBackup } from './backups.ts'
+import { giveCodes } from './codes.ts'
 import { databaseIn, holds, lastRun, lock, watchFiles, writeRun } from './run.ts'
 import * as schema from './schema.ts'
 import { DataTrouble } from './trouble.ts'
@@ -151,6 +152,7 @@ export async function openStore(directory: string, mostMb?: number): Promise<Out
     const db = drizzle(client, { schema })
     await migrate(db, { migrationsFolder: MIGRATIONS })
     await prepare(client)
+    await giveCodes(db)
     writeRun(directory, 'open')
     return ok(new OpenStore(client, prepare, db, directory, isNew, unchecked, locked.value))
   } catch (error) {

@@ -2,6 +2,22 @@ import type { PartShape } from '@overhaul/core/drawer/part'
 
 export type DemoPart = PartShape & { readonly count: number }
 
+/** What a piece costs at Lockside Hire, EUR; made up. */
+const PRICES: Partial<Record<PartShape['kind'], number>> = {
+  'sleeve-nut': 3.2,
+  'hex-nut': 0.4,
+  'concave-washer': 0.9,
+  'flat-washer': 0.1,
+  spacer: 0.6,
+  bolt: 0.8,
+  bracket: 14,
+  rotor: 22,
+  'disc-pads': 11.5,
+  pads: 6.9,
+  cable: 2.4,
+  housing: 3.1,
+}
+
 const part = (
   code: string,
   kind: PartShape['kind'],
@@ -10,7 +26,7 @@ const part = (
   count: number,
   minimum = 0,
   material = '',
-): DemoPart => ({ code, kind, name, dimensions, count, minimum, material })
+): DemoPart => ({ code, kind, name, dimensions, count, minimum, material, price: PRICES[kind] ?? null })
 
 const sleeveNut = (shankMm: number, threadDepthMm: number, count: number): DemoPart =>
   part(

@@ -9,10 +9,12 @@ import hung from './hung.json' with { type: 'json' }
 const DAY_MS = 86_400_000
 const A_BATCH = 200
 
+const DAY = /^\d{4}-\d\d-\d\d$/
 const TIME = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d/
 
 /** The same rows so many days later: whatever is a moment moves with them. */
 const later = (value: unknown, ms: number): unknown => {
+  if (typeof value === 'string' && DAY.test(value)) return new Date(Date.parse(value) + ms).toISOString().slice(0, 10)
   if (typeof value === 'string') return TIME.test(value) ? new Date(Date.parse(value) + ms).toISOString() : value
   if (Array.isArray(value)) return value.map((each) => later(each, ms))
   if (typeof value !== 'object' || value === null) return value

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { End } from '@overhaul/core/brake/dimension'
 import type { RouteSegment } from '@overhaul/core/brake/route'
+import { leverFitAt, leverMoves } from '@overhaul/core/lever-fit/fit'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
@@ -11,12 +12,22 @@ import { openJob } from '@overhaul/core/workshop/open'
 const MOST_ACTS = 90
 const SECONDS_AN_ENTRY = 40
 
+/** What an ordinary visit takes at Lockside Hire; made up. */
+const MINUTES = 25
+const LABOUR_EUR = 20
+const LOOK_AGAIN_DAYS = 14
+
+const dayAfter = (at: string, days: number): string =>
+  new Date(Date.parse(at) + days * 86_400_000).toISOString().slice(0, 10)
+
 /** Where a demo mechanic laid the work down: at this step, this many turns into the dial-in. */
 export interface StopAt {
   readonly step: string
   readonly turns?: number
   /** In the dial-in: before the readings are taken, rather than with the next turn on the screen. */
   readonly measuring?: true
+  /** With what was found not well on the screen, rather than before it is measured. */
+  readonly found?: true
 }
 
 /** How a cable lies on these invented bicycles. */
@@ -42,8 +53,13 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
         : [{ kind: 'reading', reading, value, unit: job.kit.reading(reading)?.unit ?? '' }]
     })
   switch (next.kind) {
-    case 'mend':
-      return [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]
+    case 'mend': {
+      const fit = next.step.id === 'lever-place' ? leverFitAt(job) : undefined
+      const moves = fit?.ok ? leverMoves(fit.value, job.screw) : []
+      return moves.length > 0
+        ? moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
+        : [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]
+    }
     case 'plan':
       return []
     case 'confirm':
@@ -67,7 +83,10 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
         { kind: 'confirm', step: 'squeezes', count: 10 },
       ]
     case 'sign':
-      return [{ kind: 'release', initials: by }]
+      return [
+        { kind: 'spent', minutes: MINUTES, labour: LABOUR_EUR, currency: 'EUR', parts: [] },
+        { kind: 'release', initials: by, lookAgain: dayAfter(state.standing.at(-1)?.at ?? '', LOOK_AGAIN_DAYS) },
+      ]
     case 'stuck':
       return [{ kind: 'skip', step: next.step.id, reason: next.say }]
     case 'released':
@@ -76,8 +95,9 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
   }
 }
 
-const laidDown = ({ next, state }: Job, { step, turns = 0, measuring }: StopAt): boolean =>
+const laidDown = ({ next, state }: Job, { step, turns = 0, measuring, found }: StopAt): boolean =>
   next.step.id === step &&
+  (!found || next.kind === 'mend') &&
   state.standing.filter((each) => each.kind === 'confirm' && each.step === 'squeezes').length >= turns &&
   (step !== 'dial-in' || next.kind === (measuring ? 'measure' : 'turn'))
 

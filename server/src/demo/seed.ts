@@ -46,7 +46,10 @@ async function openJob(
 ): Promise<void> {
   const { id } = await post<{ id: string }>('jobs', { brakeId, complaint: job.complaint })
   const startedAt = new Date(Math.floor(now.getTime() / DAY_MS) * DAY_MS - job.daysAgo * DAY_MS + 9 * 3_600_000)
-  const first: readonly EntryBody[] = job.work ? [{ kind: 'reading', reading: 'work', value: job.work, unit: '' }] : []
+  const told = { work: job.work, rider: job.rider }
+  const first = Object.entries(told).flatMap(([reading, value]): readonly EntryBody[] =>
+    value === undefined ? [] : [{ kind: 'reading', reading, value, unit: '' }],
+  )
   const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job), job.shown)
   if (log.length > 0) await post(`jobs/${id}/entries`, log)
 }

@@ -34,6 +34,7 @@ export class Drawer {
         dimensions: parts.dimensions,
         material: parts.material,
         minimum: parts.minimum,
+        price: parts.price,
         count,
       })
       .from(parts)
@@ -203,11 +204,12 @@ export class Drawer {
 }
 
 /** A part with its fields in one order, so that two can be compared. */
-const sorted = ({ code, kind, name, material, minimum, dimensions }: PartShape) => [
+const sorted = ({ code, kind, name, material, minimum, price = null, dimensions }: PartShape) => [
   code,
   kind,
   name,
   material,
   minimum,
+  price,
   Object.entries(dimensions).sort(([a], [b]) => a.localeCompare(b)),
 ]

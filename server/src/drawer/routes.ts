@@ -20,6 +20,7 @@ const SHAPE = {
   dimensions: Joi.object().pattern(Joi.string().max(40), Joi.number()),
   material: REMARK(40),
   minimum: Joi.number().integer(),
+  price: Joi.number().allow(null),
 }
 const NEW_PART = Joi.object<PartShape & { count: number; by: string }>({
   ...SHAPE,

@@ -12,6 +12,7 @@ import { validate } from '../app/validate.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Drawer } from '../drawer/drawer.ts'
+import { tagAddress } from '../tags/address.ts'
 import { ENTRIES } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
@@ -22,7 +23,14 @@ const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>
   brakeId: Joi.string().required(),
   complaint: REMARK(1000),
 })
-const LENGTH = Joi.object<{ unit: 'mm' | 'in' }>({ unit: Joi.string().valid('mm', 'in').default('mm') })
+/** How a sheet is wanted: read in which unit, on which paper, with everything behind it. */
+const SHEET = Joi.object<{ unit: 'mm' | 'in'; paper?: 'a4' | 'letter'; whole: boolean }>({
+  unit: Joi.string().valid('mm', 'in').default('mm'),
+  paper: Joi.string().valid('a4', 'letter'),
+  whole: Joi.boolean().default(false),
+})
+/** Whoever reads inches prints on letter, unless told otherwise. */
+const paperOf = (paper: 'a4' | 'letter' | undefined, unit: 'mm' | 'in') => paper ?? (unit === 'in' ? 'letter' : 'a4')
 
 const seqOf = (text: unknown): number => {
   const seq = Number(text ?? 0)
@@ -37,7 +45,13 @@ const seqOf = (text: unknown): number => {
 type JobRequest = Request<{ id: string }>
 
 /** Jobs and their logs. */
-export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer: Drawer): Router {
+export function jobRoutes(
+  store: Store,
+  ledger: Ledger,
+  streams: Streams,
+  drawer: Drawer,
+  places: () => readonly string[],
+): Router {
   const router = Router()
   const { db } = store
 
@@ -154,13 +168,30 @@ export function jobRoutes(store: Store, ledger: Ledger, streams: Streams, drawer
     )
   })
 
+  const sendPdf = (response: Response, name: string, pdf: Buffer) => {
+    response.setHeader('Content-Disposition', `inline; filename="${name}.pdf"`)
+    response.type('application/pdf').send(pdf)
+  }
+
   router.get('/:id/sheet.pdf', async (request: JobRequest, response: Response) => {
-    const { unit } = validate(LENGTH, { unit: request.query.unit ?? 'mm' }, 'unit')
+    const { unit, paper, whole } = validate(SHEET, request.query, 'query')
     const open = await ledger.open(request.params.id)
     const { sheetPdf } = await import('./sheet-pdf.ts')
-    const pdf = await sheetPdf(open, await drawer.heldBy(request.params.id), unit)
-    response.setHeader('Content-Disposition', `inline; filename="job-${open.job.number}.pdf"`)
-    response.type('application/pdf').send(pdf)
+    const parts = await drawer.heldBy(request.params.id)
+    sendPdf(
+      response,
+      `job-${open.job.number}`,
+      await sheetPdf(open, { parts, length: unit, paper: paperOf(paper, unit), whole }),
+    )
+  })
+
+  router.get('/:id/handover.pdf', async (request: JobRequest, response: Response) => {
+    const { unit, paper } = validate(SHEET, request.query, 'query')
+    const open = await ledger.open(request.params.id)
+    const { handoverPdf } = await import('./sheet-pdf.ts')
+    const code = open.bicycle.code ?? ''
+    const pdf = await handoverPdf(open, { paper: paperOf(paper, unit), code, address: tagAddress(places(), code) })
+    sendPdf(response, `handover-${open.job.number}`, pdf)
   })
 
   return router

@@ -1,10 +1,12 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import { sayWhen } from '@overhaul/core/stand/when'
+import QRCode from 'qrcode'
 import { orThrow } from '../app/fault.ts'
 import type { OpenJob } from './ledger.ts'
 import { workedJob } from './summary.ts'
-import { TypeSetter } from './type-setter.ts'
+import { type Paper, TypeSetter } from './type-setter.ts'
 
 const MARK_WORDS = {
   in: 'in window',
@@ -16,43 +18,127 @@ const MARK_WORDS = {
   noted: 'noted',
 }
 const STEP_WORDS = { done: 'done', skipped: 'SKIPPED', recheck: 'recheck', out: 'out of window', open: 'open' }
+const DRAWING_HIGH = 190
 
-/** The job sheet as a PDF: what was found, every turn, readings before and after, cautions, release. */
-export async function sheetPdf(open: OpenJob, parts: readonly HeldPart[], length: LengthUnit): Promise<Buffer> {
+export interface SheetOf {
+  readonly parts: readonly HeldPart[]
+  readonly length: LengthUnit
+  readonly paper: Paper
+  /** With every step, every entry and every figure behind it. */
+  readonly whole: boolean
+}
+
+/** The job sheet as a PDF: result and readings first, the brake drawn, what was done, cautions; an ordinary job on one page. */
+export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: SheetOf): Promise<Buffer> {
   const job = orThrow(workedJob(open))
   const sheet = jobSheet(
     job,
     { jobNumber: open.job.number, bicycle: open.bicycle.name, complaint: open.job.complaint, parts },
     length,
   )
-  const page = await TypeSetter.start(sheet.heading, `Overhaul job sheet · ${sheet.heading}`)
-  page.write(sheet.heading, 'label', 18)
-  page.write(sheet.released ?? sheet.closed ?? 'Not released: work in progress, do not ride.', 'bold', 11)
-  for (const finding of sheet.unfit) page.write(`• ${finding}`)
-  page.write(`Complaint: ${sheet.complaint || 'none given'}. Bite school: ${sheet.school}.`)
-
-  page.heading('Cautions')
-  for (const caution of sheet.cautions) page.write(`• ${caution}`)
-
-  page.heading('Readings, as found and now')
-  const columns = [3, 2, 2, 3, 2]
-  page.row(['reading', 'as found', 'now', 'window', 'state'], columns, 'bold')
-  for (const each of sheet.readings)
-    page.row([each.title, each.found, each.left, each.window, MARK_WORDS[each.mark]], columns)
-  if (sheet.readings.length === 0) page.write('Nothing measured yet.')
-
-  page.heading('Steps')
-  for (const step of sheet.steps) page.row([step.title, STEP_WORDS[step.state], step.remark], [4, 2, 5])
-
-  for (const { title, lines } of sheet.sections) {
+  const page = await TypeSetter.start({
+    title: sheet.heading,
+    foot: `Overhaul job sheet · ${sheet.heading}`,
+    paper,
+    size: 8,
+  })
+  const list = (title: string, lines: readonly string[]) => {
+    if (lines.length === 0) return
     page.heading(title)
     for (const line of lines) page.write(line)
   }
+  page.write(sheet.heading, 'label', 17)
+  page.write(sheet.result, 'bold', 10.5)
+  for (const finding of sheet.unfit) page.write(`• ${finding}`, 'bold')
+  page.write(
+    [
+      `Complaint: ${sheet.complaint || 'none given'}.`,
+      ...(sheet.school ? [`Bite school: ${sheet.school}.`] : []),
+      ...(sheet.lookAgain ? [`Look again by ${sheet.lookAgain}.`] : []),
+    ].join(' '),
+  )
 
-  page.heading('Every entry')
-  for (const line of sheet.log) page.row([sayWhen(line.at), line.by, line.text], [3, 1, 8], 'text', line.struck)
+  page.columns(
+    [5, 3],
+    () => {
+      page.heading('Readings, as found and as left')
+      const columns = [31, 17, 17, 30, 16]
+      page.row(['reading', 'as found', 'as left', 'window', 'state'], columns, 'bold')
+      for (const each of sheet.readings)
+        page.row([each.title, each.found, each.left, each.window, MARK_WORDS[each.mark]], columns)
+      if (sheet.readings.length === 0) page.write('Nothing measured yet.')
+    },
+    () => {
+      page.heading(sheet.drawing.seenFrom ? `This brake, ${sheet.drawing.seenFrom}` : 'This brake, from the saddle')
+      page.frame(sheet.drawing, DRAWING_HIGH)
+      list('What was done', sheet.done)
+      list('Fasteners', sheet.fasteners)
+      list('Cost', sheet.costs)
+    },
+  )
+  if (sheet.noted) page.write(`Measured: ${sheet.noted}.`)
+  if (sheet.well) page.write(`Looked at: ${sheet.well}.`)
+  list('Open, and to keep an eye on', sheet.open)
+  for (const { title, lines } of sheet.sections) list(title, lines)
 
-  page.heading('Figures used')
-  page.write(`${sheet.figures.join('; ')}.`, 'text', 8)
+  page.heading('Cautions')
+  const half = Math.ceil(sheet.cautions.length / 2)
+  const column = (some: readonly string[]) => () => {
+    for (const caution of some) page.write(`• ${caution}`, 'text', 7.5)
+  }
+  page.columns([1, 1], column(sheet.cautions.slice(0, half)), column(sheet.cautions.slice(half)))
+
+  if (whole) {
+    page.heading('Steps')
+    for (const step of sheet.steps) page.row([step.title, STEP_WORDS[step.state], step.remark], [4, 2, 5])
+    page.heading('Every entry')
+    for (const line of sheet.log) page.row([sayWhen(line.at), line.by, line.text], [3, 1, 8], 'text', line.struck)
+    page.heading('Figures used')
+    page.write(`${sheet.figures.join('; ')}.`, 'text', 7.5)
+  }
+  return Buffer.from(await page.save())
+}
+
+const TAG_SIDE = 110
+
+/** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
+export async function handoverPdf(
+  open: OpenJob,
+  { paper, code, address }: { readonly paper: Paper; readonly code: string; readonly address?: string | undefined },
+): Promise<Buffer> {
+  const job = orThrow(workedJob(open))
+  const slip = handoverOf(job, { jobNumber: open.job.number, bicycle: open.bicycle.name })
+  const page = await TypeSetter.start({
+    title: slip.heading,
+    foot: `Overhaul handover · ${slip.heading}`,
+    paper,
+    size: 10,
+  })
+  page.write('For whoever rides it', 'label', 12)
+  page.write(slip.heading, 'label', 18)
+  page.write(slip.result, 'bold', 12)
+  for (const finding of slip.unfit) page.write(`• ${finding}`, 'bold')
+  for (const { title, lines } of slip.parts) {
+    page.heading(title)
+    for (const line of lines) page.write(line)
+  }
+  page.heading('Before the first ride')
+  for (const caution of slip.cautions) page.write(`• ${caution}`)
+  page.space(16)
+  page.rule()
+  page.write('Tag, to cut off', 'text', 8)
+  page.columns(
+    [1, 2],
+    () => {
+      if (address) page.squares(QRCode.create(address).modules, TAG_SIDE)
+      else page.write('The workshop is not shared: no address to point a camera at.', 'text', 8)
+    },
+    () => {
+      page.write(code, 'label', 40)
+      page.write(`${open.bicycle.name} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
+      page.write(slip.result, 'bold', 11)
+      page.write('This code finds the bicycle in the rack’s search.', 'text', 8)
+    },
+  )
   return Buffer.from(await page.save())
 }

@@ -27,7 +27,10 @@ export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>
     case 'turn':
       return said('Next turn is ready.')
     case 'released':
-      return said(`Released by ${next.release.initials}.`)
+      return {
+        ...said(`Released by ${next.release.initials}.`),
+        ...(next.release.lookAgain && { lookAgain: next.release.lookAgain }),
+      }
     case 'closed':
       return {
         ...said(`Not to be ridden: ${next.close.why}. Closed by ${next.close.initials}.`),

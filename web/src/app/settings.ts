@@ -12,10 +12,23 @@ export interface Settings {
   /** The brake seen from the front instead of from the saddle. */
   readonly flipped: boolean
   readonly letterKeys: boolean
+  /** The workshop’s money, ISO 4217. */
+  readonly currency: string
+  /** What an hour of work costs, in that money. */
+  readonly hourly: number
 }
 
 const KEY = 'overhaul.settings'
-const USUAL: Settings = { length: 'mm', sheet: 'system', by: '1', bySaidOn: '', flipped: false, letterKeys: true }
+const USUAL: Settings = {
+  length: 'mm',
+  sheet: 'system',
+  by: '1',
+  bySaidOn: '',
+  flipped: false,
+  letterKeys: true,
+  currency: 'EUR',
+  hourly: 48,
+}
 
 function stored(): Settings {
   try {

@@ -83,11 +83,15 @@ export interface JobRow {
     readonly stations: readonly StationStatus[]
     readonly nextSay: string
     readonly unfit?: readonly string[]
+    /** The day by which a released brake should be looked at again. */
+    readonly lookAgain?: string
   }
 }
 
 export interface RackBicycle {
   readonly id: string
+  /** On its tag; null on one not opened since there are codes. */
+  readonly code: string | null
   readonly name: string
   readonly description: string
   /** Taken off the rack; null while it hangs there. */
@@ -98,6 +102,15 @@ export interface RackBicycle {
     readonly family: string
     readonly job: JobRow | null
   }[]
+}
+
+/** Whose tag a code is; where the workshop is shared, its address as a picture too. */
+export interface TagRecord {
+  readonly code: string
+  readonly bicycleId: string
+  readonly name: string
+  readonly address?: string
+  readonly qr?: string
 }
 
 /** A brake that hangs on a bicycle, or hung there before, with its jobs. */
@@ -146,7 +159,12 @@ export interface FileReport {
 
 export interface JobRecord {
   readonly job: JobRow
-  readonly bicycle: { readonly id: string; readonly name: string; readonly description: string }
+  readonly bicycle: {
+    readonly id: string
+    readonly name: string
+    readonly description: string
+    readonly code: string | null
+  }
   readonly hardware: Hardware
   readonly visits: readonly Visit[]
   readonly entries: readonly Entry[]
@@ -172,6 +190,7 @@ export const api = {
   entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),
   append: (id: string, entries: readonly Entry[]) =>
     call<{ accepted: readonly string[]; known: readonly string[] }>('POST', `jobs/${id}/entries`, entries),
+  tag: (code: string) => call<TagRecord>('GET', `tags/${encodeURIComponent(code)}`),
   bicycle: (id: string) => call<BicycleRecord>('GET', `bicycles/${id}`),
   drawer: () => call<readonly Part[]>('GET', 'drawer'),
   newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),

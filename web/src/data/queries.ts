@@ -111,3 +111,7 @@ export const fetchRooms = () =>
     queryClient.prefetchQuery({ queryKey: RACK, queryFn: api.rack }),
     queryClient.prefetchQuery({ queryKey: ['drawer', 'parts'], queryFn: api.drawer }),
   ])
+
+/** A tag by its code: whose it is, and its picture where the workshop is shared. */
+export const useTag = (code: string) =>
+  useQuery({ queryKey: ['tag', code], queryFn: () => api.tag(code), enabled: code !== '', retry: false })

@@ -56,6 +56,7 @@ const kindOf = ({ kind }: Part): string => findPartKind(kind)?.title ?? kind
 export default function DrawerPage() {
   const { data: parts, error, isPending } = useDrawer()
   const phone = useMedia(PHONE)
+  const { currency } = useSettings()
   const [search, setSearch] = useState('')
   const [onlyShort, setOnlyShort] = useState(false)
   const [open, setOpen] = useState<Open>()
@@ -66,7 +67,10 @@ export default function DrawerPage() {
   )
   const short = (parts ?? []).filter(isShort).length
   const close = () => setOpen(undefined)
-  const columns = useMemo(() => columnsOf(phone, (part) => setOpen({ kind: 'part', part })), [phone])
+  const columns = useMemo(
+    () => columnsOf(phone, currency, (part) => setOpen({ kind: 'part', part })),
+    [phone, currency],
+  )
 
   return (
     <Page>
@@ -104,7 +108,7 @@ export default function DrawerPage() {
 }
 
 /** What stands in the table; a phone shows what the hand needs. */
-function columnsOf(phone: boolean, onEdit: (part: Part) => void): readonly TableColumn<Part>[] {
+function columnsOf(phone: boolean, currency: string, onEdit: (part: Part) => void): readonly TableColumn<Part>[] {
   const part: TableColumn<Part> = {
     id: 'name',
     header: 'part',
@@ -124,7 +128,13 @@ function columnsOf(phone: boolean, onEdit: (part: Part) => void): readonly Table
     accessorFn: (each) => each.minimum,
     cell: ({ row: { original } }) => (original.minimum > 0 ? original.minimum : ''),
   }
-  return phone ? [part, count] : [part, kind, count, least]
+  const price: TableColumn<Part> = {
+    id: 'price',
+    header: `price, ${currency}`,
+    accessorFn: (each) => each.price ?? 0,
+    cell: ({ row: { original } }) => original.price?.toFixed(2) ?? '',
+  }
+  return phone ? [part, count] : [part, kind, count, least, price]
 }
 
 function PartName({ part, onEdit }: { part: Part; onEdit: () => void }) {

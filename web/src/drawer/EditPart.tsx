@@ -1,5 +1,6 @@
 import { findPartKind, PART_KINDS, type PartKindId } from '@overhaul/core/drawer/kinds'
 import { checkPart, type Part, type PartShape } from '@overhaul/core/drawer/part'
+import { parseNumber } from '@overhaul/core/quantity/number'
 import { parseQuantity } from '@overhaul/core/quantity/quantity'
 import { useMutation } from '@tanstack/react-query'
 import { Controller, useWatch } from 'react-hook-form'
@@ -30,6 +31,7 @@ interface Shape {
   readonly name: string
   readonly material: string
   readonly minimum: string
+  readonly price: string
   readonly count: string
   readonly dimensions: Readonly<Record<string, string>>
 }
@@ -39,13 +41,14 @@ const KINDS = PART_KINDS.map(({ id, title }) => ({ id, title }))
 
 /** A part put into the drawer, or changed: what it is and what it measures. How many there are is moved, not written. */
 export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }) {
-  const { by } = useSettings()
+  const { by, currency } = useSettings()
   const form = useKeptForm<Shape>(`overhaul.part.${part?.id ?? 'new'}`, {
     kind: part?.kind ?? 'sleeve-nut',
     code: part?.code ?? '',
     name: part?.name ?? '',
     material: part?.material ?? '',
     minimum: String(part?.minimum ?? 0),
+    price: part?.price === null || part?.price === undefined ? '' : String(part.price),
     count: '1',
     dimensions: Object.fromEntries(Object.entries(part?.dimensions ?? {}).map(([id, value]) => [id, String(value)])),
   })
@@ -74,12 +77,15 @@ export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }
       if (!value.ok) return setError(`dimensions.${id}`, { message: value.error.message })
       dimensions[id] = value.value
     }
+    const priced = typed.price.trim() === '' ? undefined : parseNumber(typed.price, 'price')
+    if (priced && !priced.ok) return setError('price', { message: priced.error.message })
     const shape: PartShape = {
       code: typed.code.trim(),
       kind: typed.kind,
       name: typed.name.trim(),
       material: spec?.materials ? typed.material : '',
       minimum: Number(typed.minimum || 0),
+      price: priced ? priced.value : null,
       dimensions,
     }
     const checked = checkPart(shape)
@@ -130,6 +136,7 @@ export function EditPart({ part, onClose }: { part?: Part; onClose: () => void }
           />
         )}
         <FormField control={control} name="minimum" label="buy when below" whole />
+        <FormField control={control} name="price" label={`price a piece, ${currency}`} decimal />
         {!part && <FormField control={control} name="count" label="pieces" whole />}
       </Fields>
       {fault && <Complaint>{fault}</Complaint>}

@@ -35,6 +35,7 @@ const FETCH = {
   LiningNotes: async () => (await import('./drum/LiningNotes.tsx')).LiningNotes,
   TightenNotes: async () => (await import('./tighten/TightenNotes.tsx')).TightenNotes,
   LeverNotes: async () => (await import('./lever/LeverNotes.tsx')).LeverNotes,
+  ReleaseNotes: async () => (await import('./release/ReleaseNotes.tsx')).ReleaseNotes,
   OtherEnd: async () => (await import('./OtherEnd.tsx')).OtherEnd,
 }
 const MatchNotes = lazily(FETCH.MatchNotes)
@@ -53,6 +54,7 @@ const DrumNotes = lazily(FETCH.DrumNotes)
 const LiningNotes = lazily(FETCH.LiningNotes)
 const TightenNotes = lazily(FETCH.TightenNotes)
 const LeverNotes = lazily(FETCH.LeverNotes)
+const ReleaseNotes = lazily(FETCH.ReleaseNotes)
 const OtherEnd = lazily(FETCH.OtherEnd)
 
 /** All of them, before the hand asks. */
@@ -93,6 +95,7 @@ export const STATION_PANELS: readonly StationPanel[] = [
   { id: 'lever-weight', stations: ['centre'], serves: reads('leverWeight'), Panel: LeverWeightNotes },
   { id: 'tighten', stations: ['tighten'], serves: always, Panel: TightenNotes },
   { id: 'lever', stations: ['lever'], serves: always, Panel: LeverNotes },
+  { id: 'release', stations: ['release'], serves: always, Panel: ReleaseNotes },
   { id: 'bite', stations: ['bite', 'centre'], serves: bitesOnRim, Panel: BiteNotes },
 ]
 

@@ -1,5 +1,6 @@
-import { jobSheet } from '@overhaul/core/sheet/job-sheet'
+import { type JobSheet, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import { sayWhen } from '@overhaul/core/stand/when'
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
@@ -8,34 +9,42 @@ import { useJob } from '../data/use-job.ts'
 import { Mark } from '../drawing/Mark.tsx'
 import { LinkPress, Ruled } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
+import { OnOff } from '../ui/Toggles.tsx'
 import { Cautions, Label, Slate } from '../ui/words.tsx'
+import { NoPrint, Paper } from './paper.ts'
+import { SheetDrawing } from './SheetDrawing.tsx'
 
-const Paper = styled.main`
-  max-width: 900px;
-  padding: 24px;
+const Halves = styled.div`
   display: grid;
-  gap: 18px;
-  h1 {
-    font: 600 30px/1.1 var(--label);
+  grid-template-columns: minmax(0, 5fr) minmax(0, 3fr);
+  gap: 12px 28px;
+  align-items: start;
+  > div {
+    display: grid;
+    gap: 12px;
   }
-  @media print {
-    padding: 0;
-    font-size: 10.5pt;
+  @media screen and (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
   }
 `
-const NoPrint = styled.div`
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-  @media print {
-    display: none;
+const Columned = styled(Cautions)`
+  columns: 2;
+  column-gap: 28px;
+  display: block;
+  li {
+    break-inside: avoid;
+    margin-bottom: 4px;
+  }
+  @media screen and (max-width: 760px) {
+    columns: 1;
   }
 `
 
-/** The job sheet to print: what was found, every turn, readings before and after, cautions, release. */
+/** The job sheet: result and readings first, the brake drawn, what was done, cautions; every entry behind it if wanted. */
 export default function SheetPage() {
   const { jobId = '' } = useParams()
   const { length } = useSettings()
+  const [whole, setWhole] = useState(false)
   const state = useJob(jobId)
   const parts = useHeld(jobId)
   if (state.status === 'loading') return <Paper>Fetching the job…</Paper>
@@ -58,13 +67,17 @@ export default function SheetPage() {
         <Press go onPress={() => window.print()}>
           Print
         </Press>
-        <LinkPress href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}`}>As PDF</LinkPress>
+        <LinkPress href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}${whole ? '&whole=true' : ''}`}>As PDF</LinkPress>
+        <OnOff on={whole} onChange={setWhole}>
+          With every entry
+        </OnOff>
+        <LinkPress href={`/jobs/${jobId}/handover`}>Slip and tag</LinkPress>
         <LinkPress href={`/stand/${jobId}`}>Back to the Stand</LinkPress>
       </NoPrint>
       <div>
         <h1>{sheet.heading}</h1>
         <p>
-          <b>{sheet.released ?? sheet.closed ?? 'Not released: work in progress, do not ride.'}</b>
+          <b>{sheet.result}</b>
         </p>
         {sheet.unfit.length > 0 && (
           <ul aria-label="Not to be ridden">
@@ -74,43 +87,95 @@ export default function SheetPage() {
           </ul>
         )}
         <p>
-          Complaint: {sheet.complaint || 'none given'}. Bite school: {sheet.school}.
+          {[
+            `Complaint: ${sheet.complaint || 'none given'}.`,
+            ...(sheet.school ? [`Bite school: ${sheet.school}.`] : []),
+            ...(sheet.lookAgain ? [`Look again by ${sheet.lookAgain}.`] : []),
+          ].join(' ')}
         </p>
       </div>
+      <Halves>
+        <section>
+          <Label>Readings, as found and as left</Label>
+          <Readings readings={sheet.readings} />
+        </section>
+        <div>
+          <section>
+            <Label>{`This brake, ${sheet.drawing.seenFrom ?? 'from the saddle'}`}</Label>
+            <SheetDrawing frame={sheet.drawing} length={length} />
+          </section>
+          <Lines title="What was done" lines={sheet.done} />
+          <Lines title="Fasteners" lines={sheet.fasteners} />
+          <Lines title="Cost" lines={sheet.costs} />
+        </div>
+      </Halves>
+      {(sheet.noted || sheet.well) && (
+        <section>
+          {sheet.noted && <p>{`Measured: ${sheet.noted}.`}</p>}
+          {sheet.well && <p>{`Looked at: ${sheet.well}.`}</p>}
+        </section>
+      )}
+      <Lines title="Open, and to keep an eye on" lines={sheet.open} />
+      {sheet.sections.map(({ title, lines }) => (
+        <Lines key={title} title={title} lines={lines} />
+      ))}
       <section>
         <Label>Cautions</Label>
-        <Cautions>
+        <Columned>
           {sheet.cautions.map((each) => (
             <li key={each}>{each}</li>
           ))}
-        </Cautions>
+        </Columned>
       </section>
-      <section>
-        <Label>Readings, as found and now</Label>
-        <Ruled>
-          <thead>
-            <tr>
-              <th>reading</th>
-              <th>as found</th>
-              <th>now</th>
-              <th>window</th>
-              <th>state</th>
-            </tr>
-          </thead>
-          <tbody>
-            {sheet.readings.map((each) => (
-              <tr key={each.title}>
-                <td>{each.title}</td>
-                <td>{each.found}</td>
-                <td>{each.left}</td>
-                <td>{each.window}</td>
-                <td>{each.mark === 'noted' ? 'noted' : <Mark shape={each.mark} size={18} />}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Ruled>
-        {sheet.readings.length === 0 && <Slate>Nothing measured yet.</Slate>}
-      </section>
+      {whole && <Whole sheet={sheet} />}
+    </Paper>
+  )
+}
+
+function Readings({ readings }: Pick<JobSheet, 'readings'>) {
+  if (readings.length === 0) return <Slate>Nothing measured yet.</Slate>
+  return (
+    <Ruled>
+      <thead>
+        <tr>
+          <th>reading</th>
+          <th>as found</th>
+          <th>as left</th>
+          <th>window</th>
+          <th>state</th>
+        </tr>
+      </thead>
+      <tbody>
+        {readings.map((each) => (
+          <tr key={each.title}>
+            <td>{each.title}</td>
+            <td>{each.found}</td>
+            <td>{each.left}</td>
+            <td>{each.window}</td>
+            <td>{each.mark !== 'noted' && <Mark shape={each.mark} size={18} />}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Ruled>
+  )
+}
+
+function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
+  if (lines.length === 0) return null
+  return (
+    <section>
+      <Label>{title}</Label>
+      {lines.map((each) => (
+        <p key={each}>{each}</p>
+      ))}
+    </section>
+  )
+}
+
+/** What stands behind the sheet: every step, every entry, every figure. */
+function Whole({ sheet }: { sheet: JobSheet }) {
+  return (
+    <>
       <section>
         <Label>Steps</Label>
         <Ruled>
@@ -125,14 +190,6 @@ export default function SheetPage() {
           </tbody>
         </Ruled>
       </section>
-      {sheet.sections.map(({ title, lines }) => (
-        <section key={title}>
-          <Label>{title}</Label>
-          {lines.map((each) => (
-            <p key={each}>{each}</p>
-          ))}
-        </section>
-      ))}
       <section>
         <Label>Every entry</Label>
         <Ruled>
@@ -154,6 +211,6 @@ export default function SheetPage() {
         <Label>Figures used</Label>
         <Slate>{sheet.figures.join('; ')}.</Slate>
       </section>
-    </Paper>
+    </>
   )
 }

@@ -15,7 +15,7 @@ import { Title } from '../ui/Title.tsx'
 import { Toggles } from '../ui/Toggles.tsx'
 import { Complaint, Label, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
-import { FILTERS, type FilterId, matches } from './filter.ts'
+import { FILTERS, type FilterId, isDue, matches } from './filter.ts'
 
 const Tools = styled.div`
   display: flex;
@@ -156,7 +156,7 @@ function BicycleTag({ bicycle }: { bicycle: RackBicycle }) {
           {bicycle.name}
         </Link>
       </h2>
-      <Slate>{bicycle.description}</Slate>
+      <Slate>{[bicycle.code, bicycle.description].filter(Boolean).join(' · ')}</Slate>
       {bicycle.brakes.map((brake) => (
         <BrakeRow key={brake.id}>
           {isOpen(brake.job) && <JobMarks job={brake.job} />}
@@ -203,6 +203,15 @@ function JobState({ job }: { job: JobRow }) {
   return (
     <div style={{ minWidth: 0 }}>
       {job.releasedAt ? <Slate>{`${job.summary.nextSay.replace(/\.$/, '')}, ${sayDay(job.releasedAt)}`}</Slate> : said}
+      {job.releasedAt && job.summary.lookAgain && (
+        <div>
+          {isDue(job) ? (
+            <b style={{ color: 'var(--recheck)' }}>{`Look again: due ${sayDay(job.summary.lookAgain)}`}</b>
+          ) : (
+            <Slate>{`look again by ${sayDay(job.summary.lookAgain)}`}</Slate>
+          )}
+        </div>
+      )}
     </div>
   )
 }

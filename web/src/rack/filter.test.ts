@@ -15,6 +15,7 @@ const job = (more: Partial<JobRow>): JobRow => ({
 })
 const bicycle = (row: JobRow | null, retiredAt: string | null = null): RackBicycle => ({
   id: 'x',
+  code: 'K7WXZ',
   name: 'Hire 07',
   description: 'Diamond frame, 37-622',
   retiredAt,
@@ -37,6 +38,8 @@ describe('the rack’s search', () => {
   it.each([
     ['hire 07', true],
     ['622 rear', true],
+    ['k7wxz', true],
+    ['k7wxq', false],
     ['LEFT', true],
     ['142', true],
     ['front', false],

@@ -16,6 +16,8 @@ const SHAPE = ['pivotSpacingMm', 'cableOutMm', 'cableUpMm', 'padHeightMm', 'stra
 
 /** Arms on bosses, pulled up by a straddle cable over a yoke; one centring screw, on the left arm. */
 export const cantileverFamily: Family = rimFamily('boss', {
+  opens:
+    'To take the wheel out, press both pads to the rim and unhook the straddle cable at one arm. Before riding, hook it in again and squeeze the lever hard: it must not come to the bar.',
   id: 'cantilever',
   title: 'cantilever',
   dimensions: [

@@ -12,6 +12,8 @@ import { centrePullOutline } from './outline.ts'
 
 /** Two crossed arms on a plate hung from one bolt, pulled up by a straddle cable over a yoke. */
 export const centrePullFamily: Family = rimFamily('centre-bolt', {
+  opens:
+    'To take the wheel out, press both pads to the rim and unhook the straddle cable at one arm. Before riding, hook it in again and squeeze the lever hard: it must not come to the bar.',
   id: 'centre-pull',
   title: 'centre-pull',
   dimensions: [

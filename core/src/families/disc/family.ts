@@ -118,6 +118,8 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
         runoutMm: d.rotorRunoutMm,
       }),
     }),
+    opens:
+      'Nothing of the brake is opened: the wheel comes out by its own fastening. While it is out the lever is not squeezed; a clean card between the pads keeps them apart.',
     sections: (at) => [
       { title: 'Gaps at the rotor', lines: gapLines(kind, at) },
       { title: 'Bracket and spacers', lines: stackLines(at) },

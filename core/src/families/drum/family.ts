@@ -88,6 +88,8 @@ export const drumFamily: Family = {
     ],
     worked: shoesAt(dimensions, here, SHOWN_KPA),
   }),
+  opens:
+    'The brake stays closed. For a flat tyre its strap and cable come off first, and go back on before the nuts are tight: a reaction arm that is not strapped is not to be ridden.',
   sections: (at) => [
     { title: 'Linings', lines: wearLines(at) },
     { title: 'Squeal after damp', lines: squealLines(at) },

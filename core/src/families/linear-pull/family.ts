@@ -38,6 +38,8 @@ function fit(d: Dimensions, { end }: Here): Outcome<BrakeModel> {
 const SHAPE = ['pivotSpacingMm', 'armMm', 'padHeightMm', 'padStandoffMm', 'rimWidthMm'] as const
 
 export const linearPullFamily: Family = rimFamily('boss', {
+  opens:
+    'To take the wheel out, press both arms to the rim and unhook the guide pipe. Before riding, hook it in again, boot over its end, and squeeze the lever hard: it must not come to the bar.',
   id: 'linear-pull',
   title: 'linear-pull',
   dimensions: [...ARM_DIMENSIONS, ...SPRING_DIMENSIONS, ...RIM_DIMENSIONS],

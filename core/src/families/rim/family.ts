@@ -77,7 +77,7 @@ const rimSections = (at: OnStand): readonly Section[] => [
   { title: 'Cable', lines: cableOf(at) },
 ]
 
-type Own = Pick<Family, 'id' | 'title' | 'dimensions' | 'fit' | 'worked'> &
+type Own = Pick<Family, 'id' | 'title' | 'dimensions' | 'fit' | 'worked' | 'opens'> &
   Partial<Pick<Family, 'traits' | 'readings' | 'seen' | 'steps' | 'standsOn'>>
 
 const HUNG = {

@@ -159,6 +159,8 @@ export const sidePullFamily = (own: Own): Family =>
   rimFamily('centre-bolt', {
     ...own,
     traits: [CABLE_SIDE],
+    opens:
+      'Where it has a small lever at the caliper or at the brake lever, that opens it to take the wheel out; closed, it stands as it was handed over. Before riding, close it and squeeze hard: the lever must not come to the bar.',
     seen: [CABLE_SIDE_SEEN],
     steps: [CABLE_SIDE_STEP],
     standsOn: CABLE_SIDE_GRAPH,

@@ -117,6 +117,7 @@ function SheetLinks({ href }: { href: string }) {
     <Row>
       <LinkPress href={`${href}.pdf`}>Job sheet, PDF</LinkPress>
       <LinkPress href={href.replace('/api', '')}>Job sheet, to print</LinkPress>
+      <LinkPress href={href.replace('/api', '').replace('/sheet', '/handover')}>Slip and tag</LinkPress>
     </Row>
   )
 }
@@ -193,8 +194,16 @@ function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: str
   )
 }
 
+/** Half a year on: our choice, until the workshop says another day. */
+function inHalfAYear(): string {
+  const day = new Date()
+  day.setMonth(day.getMonth() + 6)
+  return day.toISOString().slice(0, 10)
+}
+
 function Sign({ jobId, job, write, sheetHref }: NextProps) {
   const [initials, setInitials] = useKept(`overhaul.sign.${jobId}`, '')
+  const [again, setAgain] = useKept(`overhaul.again.${jobId}`, inHalfAYear())
   return (
     <>
       <Top label="Release" hint="m">
@@ -206,7 +215,8 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
         as="form"
         onSubmit={(event) => {
           event.preventDefault()
-          write([{ kind: 'release', initials }])
+          const lookAgain = again.trim()
+          write([{ kind: 'release', initials, ...(lookAgain && { lookAgain }) }])
         }}
       >
         <TextField
@@ -217,6 +227,13 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
           value={initials}
           onChange={(text) => setInitials(() => text)}
           measure={0}
+        />
+        <TextField
+          label="look again by"
+          width={150}
+          placeholder="year-month-day"
+          value={again}
+          onChange={(text) => setAgain(() => text)}
         />
         <Press go type="submit" hint="Enter" data-ends="" isDisabled={initials.trim() === ''}>
           Release

@@ -1,0 +1,62 @@
+import { CAUTIONS } from '../reference/cautions.ts'
+import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
+import type { Job } from '../run-sheet/job.ts'
+import { sayDay, sayWhen } from '../stand/when.ts'
+
+/** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
+export interface Handover {
+  readonly heading: string
+  readonly result: string
+  /** Why it is not to be ridden; empty once released. */
+  readonly unfit: readonly string[]
+  readonly parts: readonly { readonly title: string; readonly lines: readonly string[] }[]
+  readonly cautions: readonly string[]
+}
+
+/** Common practice, no source. */
+const WHEEL_CLOSED = [
+  'Quick-release: open, its lever stands away from the wheel. Close it with real force, so that it leaves its print in the palm, lying where it is seen and touching nothing. Then lift the wheel and strike it: it must not move.',
+  'Nuts: tight on both sides. Unsure, let somebody look before it is ridden.',
+]
+
+const HANDS: Readonly<Record<string, string>> = { left: 'The left hand', right: 'The right hand' }
+
+/** The slip of a job: how brake and wheel open and close, bedding-in, what was left open, the next look. */
+export function handoverOf(job: Job, subject: { readonly jobNumber: number; readonly bicycle: string }): Handover {
+  const { family, hardware, here, state, advice } = job
+  const { released, closed } = state
+  const hand = HANDS[here.traits.frontHand ?? '']
+  const bedding = family.sections?.(job).find(({ title }) => title === 'Bedding-in')?.lines ?? []
+  const skipped = job.kit.steps.flatMap(({ id, title }) => {
+    const why = state.skipped[id]
+    return why === undefined ? [] : [`${title}: ${why}`]
+  })
+  return {
+    heading: `${subject.bicycle} · ${hardware.end} brake · job ${subject.jobNumber}`,
+    result: released
+      ? `Released by ${released.initials}, ${sayWhen(released.at)}`
+      : closed
+        ? `Not to be ridden: ${closed.why}`
+        : 'Not released: do not ride.',
+    unfit: sayFindings(findingsOf(job, advice)),
+    parts: [
+      {
+        title: 'Which lever',
+        lines: hand ? [`${hand} works the front brake on this bicycle. A local rule comes first.`] : [],
+      },
+      { title: 'The brake', lines: family.opens ? [family.opens] : [] },
+      { title: 'The wheel', lines: WHEEL_CLOSED },
+      { title: 'Bedding-in', lines: bedding },
+      { title: 'Left open', lines: skipped },
+      {
+        title: 'The next look',
+        lines: [
+          released?.lookAgain
+            ? `By ${sayDay(released.lookAgain)}; sooner where the lever comes nearer the bar, it squeals, rubs or pulls unevenly.`
+            : 'Where the lever comes nearer the bar, it squeals, rubs or pulls unevenly: before the next ride.',
+        ],
+      },
+    ].filter(({ lines }) => lines.length > 0),
+    cautions: [CAUTIONS.walking.text, CAUTIONS.maker.text],
+  }
+}

@@ -1,0 +1,102 @@
+import { handoverOf } from '@overhaul/core/sheet/handover'
+import { useParams } from 'react-router'
+import styled from 'styled-components'
+import { useSettings } from '../app/settings.ts'
+import { useTag } from '../data/queries.ts'
+import { useJob } from '../data/use-job.ts'
+import { LinkPress } from '../ui/layout.ts'
+import { Press } from '../ui/Press.tsx'
+import { Cautions, Label, Slate } from '../ui/words.tsx'
+import { NoPrint, Paper } from './paper.ts'
+
+const Tag = styled.section`
+  border: 2px solid var(--ink);
+  padding: 16px 20px;
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 6px 24px;
+  align-items: center;
+  max-width: 560px;
+  break-inside: avoid;
+  img {
+    width: 128px;
+    height: 128px;
+    background: #fff;
+    grid-row: 1 / span 3;
+  }
+`
+const Code = styled.p`
+  font: 600 54px/1 var(--label);
+  letter-spacing: 0.08em;
+`
+
+/** The slip for whoever rides the bicycle, and its tag: both to be cut out. */
+export default function HandoverPage() {
+  const { jobId = '' } = useParams()
+  const { length } = useSettings()
+  const state = useJob(jobId)
+  const code = state.status === 'open' ? (state.open.record.bicycle.code ?? '') : ''
+  const { data: tag } = useTag(code)
+  if (state.status === 'loading') return <Paper>Fetching the job…</Paper>
+  if (state.status === 'failed') return <Paper>{state.error.message}</Paper>
+  const { record, job } = state.open
+  const slip = handoverOf(job, { jobNumber: record.job.number, bicycle: record.bicycle.name })
+  return (
+    <Paper>
+      <title>{`${slip.heading} · Overhaul`}</title>
+      <NoPrint>
+        <Press go onPress={() => window.print()}>
+          Print
+        </Press>
+        <LinkPress href={`/api/jobs/${jobId}/handover.pdf?unit=${length}`}>As PDF</LinkPress>
+        <LinkPress href={`/jobs/${jobId}/sheet`}>Job sheet</LinkPress>
+        <LinkPress href={`/stand/${jobId}`}>Back to the Stand</LinkPress>
+      </NoPrint>
+      <div>
+        <Label>For whoever rides it</Label>
+        <h1>{slip.heading}</h1>
+        <p>
+          <b>{slip.result}</b>
+        </p>
+        {slip.unfit.length > 0 && (
+          <ul aria-label="Not to be ridden">
+            {slip.unfit.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+        )}
+      </div>
+      {slip.parts.map(({ title, lines }) => (
+        <section key={title}>
+          <Label>{title}</Label>
+          {lines.map((each) => (
+            <p key={each}>{each}</p>
+          ))}
+        </section>
+      ))}
+      <section>
+        <Label>Before the first ride</Label>
+        <Cautions>
+          {slip.cautions.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </Cautions>
+      </section>
+      <Tag aria-label="Tag">
+        {tag?.qr && (
+          <img
+            src={`data:image/svg+xml;utf8,${encodeURIComponent(tag.qr)}`}
+            alt={`The address of ${record.bicycle.name}, for a camera: ${tag.address}`}
+          />
+        )}
+        <Code>{code}</Code>
+        <p>
+          <b>{record.bicycle.name}</b> · {slip.result}
+        </p>
+        <Slate>
+          {tag?.address ?? 'This code finds the bicycle in the rack’s search; shared, the tag carries its address too.'}
+        </Slate>
+      </Tag>
+    </Paper>
+  )
+}
