@@ -30,7 +30,7 @@ const VIEWS = [
   { name: 'stand-disc', job: ['Cargo 1', 'front'] },
   { name: 'stand-pads', job: ['Hire 16', 'rear'], act: (page) => bring(page, 'Pads', 'Drift') },
   { name: 'stand-stack', job: ['Assisted 1', 'rear'] },
-  { name: 'stand-straddle', job: ['Cross 1', 'front'], act: (page) => bring(page, 'Match', 'Straddle cable') },
+  { name: 'stand-lever', job: ['Hire 22', 'front'] },
   { name: 'stand-cable', job: ['Cross 1', 'front'], act: (page) => bring(page, 'Cable', 'Cable’s way') },
   { name: 'hardware', bicycle: 'Cross 1', act: (page) => page.getByLabel('boss to straddle end, up').click() },
   { name: 'drawer', at: '/drawer' },

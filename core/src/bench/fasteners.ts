@@ -108,10 +108,8 @@ export const DRUM_FASTENERS: readonly FastenerSpec[] = [
   anchor('anchor-rim'),
 ]
 
-const span = ({ low, high }: Span): string =>
-  low === high
-    ? formatQuantity(low, 'Nm')
-    : `${formatQuantity(low, 'Nm').replace(/ .*$/, '')}–${formatQuantity(high, 'Nm')}`
+const plain = (nm: number): string => String(Number(nm.toFixed(1)))
+const span = ({ low, high }: Span): string => (low === high ? `${plain(low)} N·m` : `${plain(low)}–${plain(high)} N·m`)
 
 /** “6–8 N·m, the maker’s; from memory 5–7 N·m”: the maker’s figure comes first, and both are said. */
 export function sayFigure({ nm }: Pick<FastenerSpec, 'nm'>, maker?: Span): string {

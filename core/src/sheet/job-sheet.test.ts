@@ -40,7 +40,7 @@ describe('the job sheet', () => {
     expect(gap?.window).toMatch(/^0\.5 mm to 1\.\d mm$/)
     const reach = sheet(WORKED).readings.find((each) => each.title === 'lever reach')
     expect(reach).toMatchObject({ window: '20 mm to 89 mm', mark: 'in' })
-    expect(sheet(WORKED).noted).toContain('lever pivot to cable end 30 mm')
+    expect(sheet(WORKED).noted).toContain('lever pivot to cable end 30.0 mm')
     expect(sheet(WORKED).well).toContain('housing close coil')
   })
 

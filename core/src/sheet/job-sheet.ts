@@ -80,10 +80,12 @@ interface Read extends SheetReading {
   readonly isSeen: boolean
 }
 
-/** What was found and what was left, reading by reading, with the window each had to fall in. */
+/** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */
 function allReadings(job: Job, length: LengthUnit): readonly Read[] {
-  const { kit, state, windows } = job
-  return kit.order.flatMap((id): readonly Read[] => {
+  const { kit, state, windows, family, model } = job
+  const first = new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
+  const order = [...kit.order.filter((id) => first.has(id)), ...kit.order.filter((id) => !first.has(id))]
+  return order.flatMap((id): readonly Read[] => {
     const now = state.readings[id]
     if (!now) return []
     const show = (value: number | string) => showAnswer(kit, id, value, length)

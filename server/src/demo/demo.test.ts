@@ -98,7 +98,7 @@ describe('Lockside Hire', () => {
     const hung = (await at('bicycles')) as RackRow[]
     expect(hung.map(({ name }) => name)).toEqual(rack.map(({ name }) => name))
     const told = (entries: readonly Record<string, unknown>[]) =>
-      entries.map(({ id: _, at: __, seq: ___, ...body }) => body)
+      entries.map(({ id: _, at: __, seq: ___, lookAgain: ____, ...body }) => body)
     for (const [index, bicycle] of hung.entries())
       for (const brake of bicycle.brakes) {
         const same = rack[index]?.brakes.find(({ end }) => end === brake.end)
@@ -126,7 +126,17 @@ describe('Lockside Hire', () => {
       const bytes = await (await fetch(shop.url(`jobs/${job.id}/sheet.pdf?unit=in`))).arrayBuffer()
       const pdf = await PDFDocument.load(bytes)
       expect(pdf.getTitle()).toMatch(/^Job \d+ · \w+ \d+ · (front|rear)/)
-      expect(pdf.getPageCount()).toBeGreaterThan(1)
+      // An ordinary job on one page, letter as inches are read; with every entry behind it, on more.
+      expect(pdf.getPageCount()).toBe(1)
+      expect(pdf.getPage(0).getSize()).toEqual({ width: 612, height: 792 })
+      const a4 = await PDFDocument.load(
+        await (await fetch(shop.url(`jobs/${job.id}/sheet.pdf?paper=a4&whole=true`))).arrayBuffer(),
+      )
+      expect(a4.getPageCount()).toBeGreaterThan(1)
+      expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 })
+      const slip = await PDFDocument.load(await (await fetch(shop.url(`jobs/${job.id}/handover.pdf`))).arrayBuffer())
+      expect(slip.getTitle()).toMatch(/(front|rear) brake · job \d+$/)
+      expect(slip.getPageCount()).toBe(1)
     }
     expect((await shop.get(`jobs/${some[0]?.id}/sheet.pdf?unit=furlong`)).status).toBe(400)
   })

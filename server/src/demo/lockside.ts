@@ -25,7 +25,7 @@ export interface DemoJob {
   /** What the job is for, if it is more than adjusting. */
   readonly work?: 'fit' | 'rub' | 'new-rotor' | 'new-pads' | 'service'
   /** Whose hand the lever is set for. */
-  readonly rider?: 'small' | 'child'
+  readonly rider?: 'medium'
   /** What the gauge showed on that day where it was not what it shows now. */
   readonly shown?: Readonly<Record<string, number>>
   /** What was found where it was laid down, and why it was closed unreleased. */
@@ -236,11 +236,11 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
     description: 'Step-through, new this spring, 37-622',
     brakes: [
       brake(linearPull('front', 139), {
-        complaint: 'A small hand: the blade traps a finger at a hard stop',
+        complaint: 'The blade traps a finger at a hard stop',
         daysAgo: 0,
         stopAt: { step: 'lever-place', found: true },
         by: '5',
-        rider: 'small',
+        rider: 'medium',
       }),
       brake(linearPull('rear', 140)),
     ],

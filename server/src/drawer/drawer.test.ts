@@ -117,7 +117,7 @@ describe('the drawer', () => {
 describe('the drawer as a file', () => {
   it('comes back from its own file unchanged, and survives a restart', async () => {
     const file = await (await fetch(shop.url('drawer/drawer.csv'))).text()
-    expect(file.split('\r\n')[0]).toContain('code,kind,name,count,minimum,material,shankMm')
+    expect(file.split('\r\n')[0]).toContain('code,kind,name,count,minimum,price,material,shankMm')
     expect((await csv(file)).body).toMatchObject({ added: [], changed: [], unchanged: ['SN-13'], bad: [] })
     await shop.restart()
     expect(await (await fetch(shop.url('drawer/drawer.csv'))).text()).toBe(file)

@@ -18,7 +18,9 @@ const MARK_WORDS = {
   noted: 'noted',
 }
 const STEP_WORDS = { done: 'done', skipped: 'SKIPPED', recheck: 'recheck', out: 'out of window', open: 'open' }
-const DRAWING_HIGH = 190
+const DRAWING_HIGH = 170
+/** Of what is read only when asked for, points. */
+const SMALL = 7
 
 export interface SheetOf {
   readonly parts: readonly HeldPart[]
@@ -67,26 +69,28 @@ export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: S
       for (const each of sheet.readings)
         page.row([each.title, each.found, each.left, each.window, MARK_WORDS[each.mark]], columns)
       if (sheet.readings.length === 0) page.write('Nothing measured yet.')
+      page.space(4)
+      if (sheet.noted) page.write(`Measured: ${sheet.noted}.`, 'text', SMALL)
+      if (sheet.well) page.write(`Looked at: ${sheet.well}.`, 'text', SMALL)
     },
     () => {
       page.heading(sheet.drawing.seenFrom ? `This brake, ${sheet.drawing.seenFrom}` : 'This brake, from the saddle')
-      page.frame(sheet.drawing, DRAWING_HIGH)
+      page.frame(sheet.drawing, DRAWING_HIGH, length)
       list('What was done', sheet.done)
       list('Fasteners', sheet.fasteners)
       list('Cost', sheet.costs)
     },
   )
-  if (sheet.noted) page.write(`Measured: ${sheet.noted}.`)
-  if (sheet.well) page.write(`Looked at: ${sheet.well}.`)
+
   list('Open, and to keep an eye on', sheet.open)
   for (const { title, lines } of sheet.sections) list(title, lines)
 
   page.heading('Cautions')
-  const half = Math.ceil(sheet.cautions.length / 2)
+  const third = Math.ceil(sheet.cautions.length / 3)
   const column = (some: readonly string[]) => () => {
-    for (const caution of some) page.write(`• ${caution}`, 'text', 7.5)
+    for (const caution of some) page.write(`• ${caution}`, 'text', SMALL)
   }
-  page.columns([1, 1], column(sheet.cautions.slice(0, half)), column(sheet.cautions.slice(half)))
+  page.columns([1, 1, 1], ...[0, 1, 2].map((at) => column(sheet.cautions.slice(at * third, (at + 1) * third))))
 
   if (whole) {
     page.heading('Steps')

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { Frame, Shape } from '@overhaul/core/brake/frame'
+import { type LengthUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import fontkit from '@pdf-lib/fontkit'
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
 
@@ -17,7 +18,7 @@ const RUBBER = rgb(0.7, 0.71, 0.72)
 /** Sheets that are printed on, points: ISO 216 A4, ANSI letter. */
 const PAPERS = { a4: { width: 595.28, height: 841.89 }, letter: { width: 612, height: 792 } } as const
 export type Paper = keyof typeof PAPERS
-const MARGIN = 42
+const MARGIN = 38
 
 export type Face = 'text' | 'bold' | 'label'
 
@@ -111,7 +112,7 @@ export class TypeSetter {
 
   heading(text: string): void {
     this.need(34)
-    this.space(8)
+    this.space(6)
     this.write(text.toUpperCase(), 'label', this.size + 1)
     this.rule()
   }
@@ -175,8 +176,12 @@ export class TypeSetter {
     this.y -= height
   }
 
-  /** The brake at rest, as large as fits, with a scale bar of whole millimetres. */
-  frame({ still, moving, cable, bounds }: Pick<Frame, 'still' | 'moving' | 'cable' | 'bounds'>, height: number): void {
+  /** The brake at rest, as large as fits, with a scale bar of a round length. */
+  frame(
+    { still, moving, cable, bounds }: Pick<Frame, 'still' | 'moving' | 'cable' | 'bounds'>,
+    height: number,
+    length: LengthUnit,
+  ): void {
     this.need(height + 16)
     const [left, low] = bounds.min
     const [right, high] = bounds.max
@@ -185,14 +190,16 @@ export class TypeSetter {
     const across = this.x + (this.room - k * (right - left)) / 2
     for (const shape of [...still, ...moving, ...cable]) this.shape(shape, across - k * left, top - k * high, k)
     this.y = top - k * (high - low) - 6
-    const bar = [10, 20, 50, 100, 200].find((mm) => mm * k > 40) ?? 200
+    const unit = UNITS[length].size
+    const round = (length === 'in' ? [1, 2, 4, 8] : [10, 20, 50, 100, 200]).find((each) => each * unit * k > 40) ?? 200
+    const bar = round * unit
     this.page.drawLine({
       start: { x: this.x, y: this.y },
       end: { x: this.x + bar * k, y: this.y },
       thickness: 1.2,
       color: INK,
     })
-    this.draw(`${bar} mm`, this.x + bar * k + 4, 'text', 7, false, this.y - 2)
+    this.draw(`${round} ${length}`, this.x + bar * k + 4, 'text', 7, false, this.y - 2)
     this.y -= 8
   }
 

@@ -192,16 +192,19 @@ function Unfit({ job }: { job: JobRow }) {
   )
 }
 
+/** What is told of an ended job has the line to itself; its buttons stand under it. */
+const WHOLE_LINE = { minWidth: 0, gridColumn: '2 / -1', paddingTop: 8 } as const
+
 function JobState({ job }: { job: JobRow }) {
   const said = job.complaint || job.summary.nextSay
   if (job.closedAt)
     return (
-      <div style={{ minWidth: 0 }}>
+      <div style={WHOLE_LINE}>
         <b style={{ color: 'var(--out)' }}>Not to be ridden</b> <Slate>{sayDay(job.closedAt)}</Slate>
       </div>
     )
   return (
-    <div style={{ minWidth: 0 }}>
+    <div style={job.releasedAt ? WHOLE_LINE : { minWidth: 0 }}>
       {job.releasedAt ? <Slate>{`${job.summary.nextSay.replace(/\.$/, '')}, ${sayDay(job.releasedAt)}`}</Slate> : said}
       {job.releasedAt && job.summary.lookAgain && (
         <div>
@@ -268,7 +271,7 @@ function NewJob({
   }
   if (complaint === undefined) {
     return (
-      <span style={{ display: 'flex', gap: 6 }}>
+      <span style={{ display: 'flex', gap: 6, ...(last && { gridColumn: '2 / -1', paddingBottom: 8 }) }}>
         {last && (
           <OpenLink to={`/stand/${last.id}`} aria-label={`See job ${last.number}, ${label}`}>
             {last.number}

@@ -22,7 +22,7 @@ const Steps = styled.ul`
   gap: 6px;
   li {
     display: grid;
-    grid-template-columns: 22px 1fr auto;
+    grid-template-columns: 22px minmax(130px, 1fr) minmax(0, auto);
     gap: 10px;
     align-items: center;
   }

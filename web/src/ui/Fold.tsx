@@ -7,7 +7,7 @@ const Box = styled(Disclosure)`
   h3 {
     font: inherit;
   }
-  button {
+  > h3 button {
     all: unset;
     box-sizing: border-box;
     width: 100%;
@@ -20,11 +20,11 @@ const Box = styled(Disclosure)`
     text-decoration: underline;
     text-underline-offset: 3px;
   }
-  button[data-focus-visible] {
+  > h3 button[data-focus-visible] {
     outline: 3px solid var(--predicted);
     outline-offset: -3px;
   }
-  svg {
+  > h3 svg {
     flex: none;
   }
   &[data-expanded] > h3 svg {

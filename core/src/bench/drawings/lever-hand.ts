@@ -9,7 +9,7 @@ import { type Hand, handAt } from '../../lever-fit/hands.ts'
 const GRIP = 16
 const BAR = 11
 const PIVOT_Y = 30
-const BEYOND = 60
+const BEYOND = 34
 const MEDIUM: Hand = { breadthMm: 83, fingerMm: 18, creaseMm: 68 }
 
 /** A finger across the bar from behind it to where it ends in front. */
@@ -59,8 +59,8 @@ function draw(at: DetailAt): Detail {
       ...lever,
     ],
     dimensions: [
-      { id: 'handOffset', from: [0, -GRIP], to: [offset, -GRIP], beside: -22 },
-      { id: 'handBreadth', from: [offset, -GRIP - 8], to: [inner, -GRIP - 8], beside: -36 },
+      { id: 'handOffset', from: [0, -GRIP], to: [offset, -GRIP], beside: -16 },
+      { id: 'handBreadth', from: [offset, -GRIP - 8], to: [inner, -GRIP - 8], beside: -26 },
       {
         id: 'fingerBreadth',
         from: [index - hand.fingerMm / 2, BAR + crease + 8],
@@ -72,17 +72,18 @@ function draw(at: DetailAt): Detail {
         from: [index + hand.fingerMm / 2 + 6, BAR],
         to: [index + hand.fingerMm / 2 + 6, BAR + crease],
       },
-      { id: 'clampAt', from: [0, -BAR], to: [clamp, -BAR], beside: -64 },
-      { id: 'clampToHook', from: [clamp, front + 10], to: [hook, front + 10], beside: -34 },
-      { id: 'clampToTip', from: [clamp, front + 10], to: [tip, front + 10], beside: -54 },
+      { id: 'leverReach', from: [hook + 26, BAR], to: [hook + 26, front] },
+      { id: 'clampAt', from: [0, -BAR], to: [clamp, -BAR], beside: -46 },
+      { id: 'clampToHook', from: [clamp, front + 10], to: [hook, front + 10], beside: -22 },
+      { id: 'clampToTip', from: [clamp, front + 10], to: [tip, front + 10], beside: -38 },
     ],
     labels: [
       { text: 'bar’s outer end', at: [0, 0], side: 'left' },
       { text: 'hook', at: [hook, front + 2], side: 'left' },
     ],
     bounds: {
-      min: [-30, -BAR - 76],
-      max: [Math.max(clamp, inner) + BEYOND + 8, Math.max(front + 74, BAR + crease + 34)],
+      min: [-26, -BAR - 54],
+      max: [Math.max(clamp, inner) + BEYOND + 8, Math.max(front + 54, BAR + crease + 32)],
     },
   }
 }
@@ -90,7 +91,16 @@ function draw(at: DetailAt): Detail {
 export const LEVER_HAND: DetailSpec = {
   id: 'lever-hand',
   title: 'bar, hand and blade from above, as it lies on the bar',
-  readings: ['handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'handBreadth', 'fingerBreadth', 'creaseReach'],
+  readings: [
+    'leverReach',
+    'handOffset',
+    'clampAt',
+    'clampToHook',
+    'clampToTip',
+    'handBreadth',
+    'fingerBreadth',
+    'creaseReach',
+  ],
   draw,
 }
 

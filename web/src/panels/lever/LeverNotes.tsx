@@ -2,7 +2,7 @@ import type { Move } from '@overhaul/core/brake/adjuster'
 import { leverFitAt, leverMoves, mostReach } from '@overhaul/core/lever-fit/fit'
 import { HAND_SOURCE, NOBODY } from '@overhaul/core/lever-fit/hands'
 import { sayScrew } from '@overhaul/core/lever-fit/screw'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity, showReading } from '@overhaul/core/stand/describe'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
 import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
@@ -56,7 +56,8 @@ export function LeverNotes(props: NotesProps) {
 
 function Place({ job, length, write, onWorked, rider }: NotesProps & { readonly rider: string }) {
   const fit = leverFitAt(job)
-  const mm = (value: number) => showQuantity(value, 'mm', length)
+  // As a rule reads.
+  const mm = (value: number) => showReading(job.kit, 'clampAt', value, length)
   if (!fit)
     return <Slate as="p">Measure hand, clamp and blade along the bar: what is asked for stands under Next.</Slate>
   if (!fit.ok) return <Complaint>{fit.error.message}</Complaint>

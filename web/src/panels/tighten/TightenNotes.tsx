@@ -5,7 +5,14 @@ import { boltPreload } from '@overhaul/core/calculations/bolts'
 import { pullForTorque, torqueFromPull } from '@overhaul/core/calculations/torque-from-pull'
 import type { Outcome } from '@overhaul/core/outcome/outcome'
 import { ok } from '@overhaul/core/outcome/outcome'
-import { formatNumber, parseQuantity, shownUnit, UNITS, type UnitId } from '@overhaul/core/quantity/quantity'
+import {
+  formatNumber,
+  formatQuantity,
+  parseQuantity,
+  shownUnit,
+  UNITS,
+  type UnitId,
+} from '@overhaul/core/quantity/quantity'
 import { type FastenerStatus, fastenersOf } from '@overhaul/core/run-sheet/fasteners'
 import type { StepState } from '@overhaul/core/run-sheet/step-state'
 import { showQuantity } from '@overhaul/core/stand/describe'
@@ -19,7 +26,7 @@ import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Toggles } from '../../ui/Toggles.tsx'
-import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
+import { Complaint, Label, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
 const List = styled.ul`
@@ -40,6 +47,18 @@ const List = styled.ul`
 const Figure = styled.span`
   font: 600 22px/1.1 var(--label);
   font-variant-numeric: tabular-nums;
+`
+const Head = styled.span`
+  display: flex;
+  justify-content: space-between;
+  gap: 4px 14px;
+  align-items: baseline;
+  flex-wrap: wrap;
+`
+const Inside = styled.div`
+  display: grid;
+  gap: 8px;
+  padding: 6px 0 4px;
 `
 const SHAPES: Readonly<Record<StepState, Shape>> = {
   done: 'in',
@@ -108,6 +127,7 @@ export function TightenNotes({ job, length, write, onWorked }: NotesProps) {
             keyMm={key}
             length={length}
             ended={job.state.ended !== undefined}
+            titleOf={job.kit.stepTitle}
             write={write}
             onWorked={onWorked}
           />
@@ -126,12 +146,13 @@ interface LineProps extends Pick<NotesProps, 'length' | 'write' | 'onWorked'> {
   readonly means: Means
   readonly keyMm: Outcome<number>
   readonly ended: boolean
+  readonly titleOf: (step: string) => string
 }
 
-function Line({ held, means, keyMm, length, ended, write, onWorked }: LineProps) {
-  const { spec, state, ticked, cause, torqueNm, instrument, maker, step, loosens } = held
+function Line({ held, means, keyMm, length, ended, titleOf, write, onWorked }: LineProps) {
+  const { spec, state, ticked, torqueNm, instrument, maker, step, loosens } = held
   const [text, setText] = useState('')
-  const [telling, setTelling] = useState(false)
+  const [unfolded, setUnfolded] = useState<boolean>()
   const [fault, setFault] = useState<string>()
   const wanted = maker ?? spec.nm
   const unit: UnitId = means.by === 'key' ? means.pullIn : shownUnit('Nm', length)
@@ -181,68 +202,82 @@ function Line({ held, means, keyMm, length, ended, write, onWorked }: LineProps)
       [...pulls, ...preload].flatMap((each): readonly Worked[] => (each.ok ? [each.value] : [])),
     )
   }
+  const open = unfolded ?? (state !== 'done' && step !== undefined && spec.tick === undefined)
   return (
     <li>
       <Mark shape={SHAPES[state]} size={22} label={state === 'done' ? `tight, ${ticked}` : state} />
       <div>
-        <span>
-          <b>{upper(spec.title)}</b>{' '}
-          <Slate>
-            {state === 'done'
-              ? `tight, ${ticked === 'alone' ? 'ticked off by itself' : 'with all'}`
-              : (cause ?? (step ? 'loosened: tick it off' : 'open'))}
-          </Slate>
-        </span>
-        <span>
-          <Figure>
-            <Read>{torqueNm === undefined ? sayFigure(spec, maker) : `${showQuantity(torqueNm, 'Nm')} logged`}</Read>
-          </Figure>{' '}
-          <Slate>{[torqueNm !== undefined && sayFigure(spec, maker), instrument].filter(Boolean).join('; ')}</Slate>
-        </span>
-        <Slate>{`${spec.thread} · ${spec.tool} · ${spec.rule}`}</Slate>
+        <Head>
+          <span>
+            <b>{upper(spec.title)}</b> <Slate>{wordsOf(held, titleOf)}</Slate>
+          </span>
+          <Figure>{torqueNm === undefined ? sayFigure(spec, maker) : showQuantity(torqueNm, 'Nm', length)}</Figure>
+        </Head>
+        <Slate>
+          {[spec.thread, spec.tool, spec.nm && spec.rule, torqueNm !== undefined && sayFigure(spec, maker), instrument]
+            .filter(Boolean)
+            .join(' · ')}
+        </Slate>
         <Pulls wanted={wanted} means={means} keyMm={keyMm} length={length} />
-        <Proof held={held} onWorked={showWorking} />
-        {!ended && (
-          <Row
-            as="form"
-            onSubmit={(event: { preventDefault(): void }) => {
-              event.preventDefault()
-              log()
-            }}
+        <Row>
+          <Press
+            quiet
+            aria-expanded={open}
+            aria-label={`${spec.id}: torque, loosened, maker’s figure`}
+            onPress={() => setUnfolded(!open)}
           >
-            <TextField
-              label={`${spec.title}, ${UNITS[unit].symbol}`}
-              unseen
-              placeholder={UNITS[unit].symbol}
-              decimal
-              width={92}
-              value={text}
-              onChange={setText}
-            />
-            <Press type="submit" isDisabled={text.trim() === '' && tick.length === 0} aria-label={`${spec.id} tight`}>
-              Tight
-            </Press>
-            {loosens && (
-              <Press
-                quiet
-                aria-label={`${spec.id} loosened`}
-                onPress={() => write([{ kind: 'confirm', step: loosens }])}
+            {open ? 'Close' : 'Log it'}
+          </Press>
+        </Row>
+        {open && (
+          <Inside>
+            {!ended && (
+              <Row
+                as="form"
+                onSubmit={(event: { preventDefault(): void }) => {
+                  event.preventDefault()
+                  log()
+                }}
               >
-                Loosened
-              </Press>
+                <TextField
+                  label={`${spec.title}, ${UNITS[unit].symbol}`}
+                  unseen
+                  placeholder={UNITS[unit].symbol}
+                  decimal
+                  width={92}
+                  value={text}
+                  onChange={setText}
+                />
+                <Press
+                  type="submit"
+                  isDisabled={text.trim() === '' && tick.length === 0}
+                  aria-label={`${spec.id} tight`}
+                >
+                  Tight
+                </Press>
+                {loosens && (
+                  <Press aria-label={`${spec.id} loosened`} onPress={() => write([{ kind: 'confirm', step: loosens }])}>
+                    Loosened
+                  </Press>
+                )}
+              </Row>
             )}
-            <Press quiet aria-label={`maker’s figure of the ${spec.id}`} onPress={() => setTelling(!telling)}>
-              Maker’s figure
-            </Press>
-          </Row>
+            {fault && <Complaint>{fault}</Complaint>}
+            <Proof held={held} onWorked={showWorking} />
+            {!ended && <MakersFigure held={held} length={length} write={write} />}
+          </Inside>
         )}
-        {telling && !ended && (
-          <MakersFigure held={held} length={length} write={write} onDone={() => setTelling(false)} />
-        )}
-        {fault && <Complaint>{fault}</Complaint>}
       </div>
     </li>
   )
+}
+
+/** How one stands, in words. */
+function wordsOf({ spec, state, ticked, cause, step }: FastenerStatus, titleOf: (step: string) => string): string {
+  if (state === 'done') return ticked === 'alone' ? 'tight, ticked off by itself' : 'tight, with all'
+  if (cause) return cause
+  if (step === undefined) return 'open: one answer for all that nobody touched'
+  return spec.tick ? `open: ${titleOf(step)}` : 'loosened: tick it off'
 }
 
 /** What the hand pulls at its key for the figure. */
@@ -256,7 +291,7 @@ function Pulls({
   const pulls = [wanted.low, wanted.high].map((torqueNm) => pullForTorque.work({ torqueNm, lengthMm: keyMm.value }))
   const said = pulls.map((each) => (each.ok ? formatNumber(each.value.outputs.forceN as number, means.pullIn) : '?'))
   return (
-    <span>{`a pull of ${said.join('–')} ${UNITS[means.pullIn].symbol} at ${showQuantity(keyMm.value, 'mm', length)}, square to the key`}</span>
+    <span>{`a pull of ${said.join('–')} ${UNITS[means.pullIn].symbol} at ${formatQuantity(keyMm.value, shownUnit('mm', length), length === 'mm' ? 0 : 2)} of key, square to it`}</span>
   )
 }
 
@@ -278,12 +313,7 @@ function Proof({ held: { spec, torqueNm, maker }, onWorked }: { held: FastenerSt
 }
 
 /** The maker’s figure told: kept with the brake, shown beside ours. */
-function MakersFigure({
-  held: { spec, maker },
-  length,
-  write,
-  onDone,
-}: Pick<LineProps, 'held' | 'length' | 'write'> & { readonly onDone: () => void }) {
+function MakersFigure({ held: { spec, maker }, length, write }: Pick<LineProps, 'held' | 'length' | 'write'>) {
   const unit = shownUnit('Nm', length)
   const shown = (nm: number | undefined) => (nm === undefined ? '' : formatNumber(nm, unit))
   const [low, setLow] = useState(shown(maker?.low))
@@ -294,25 +324,20 @@ function MakersFigure({
     const to = high.trim() === '' ? from : parseQuantity(high, unit, 'maker’s figure, to')
     if (!from.ok) return setFault(from.error.message)
     if (!to.ok) return setFault(to.error.message)
-    if (write([{ kind: 'figure', fastener: spec.id, lowNm: from.value, highNm: to.value }])) onDone()
+    setFault(undefined)
+    write([{ kind: 'figure', fastener: spec.id, lowNm: from.value, highNm: to.value }])
   }
   return (
     <Row
       as="form"
+      aria-label={`maker’s figure of the ${spec.id}`}
       onSubmit={(event: { preventDefault(): void }) => {
         event.preventDefault()
         log()
       }}
     >
-      <TextField
-        label={`maker’s, from, ${UNITS[unit].symbol}`}
-        decimal
-        width={150}
-        value={low}
-        onChange={setLow}
-        autoFocus
-      />
-      <TextField label={`to, ${UNITS[unit].symbol}`} decimal width={110} value={high} onChange={setHigh} />
+      <TextField label={`maker’s, ${UNITS[unit].symbol}, from`} decimal width={140} value={low} onChange={setLow} />
+      <TextField label="to" decimal width={80} value={high} onChange={setHigh} />
       <Press type="submit" isDisabled={low.trim() === ''}>
         Keep it
       </Press>
