@@ -3,6 +3,7 @@ import { HEAVY_N, HELD_N } from '../cable/feel.ts'
 import type { Source } from '../calculation/source.ts'
 import { MOST_REACH_MM } from '../lever-fit/fit.ts'
 import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
+import { THROW_SAID } from '../prove/readings.ts'
 
 const COMMON: Source = {
   kind: 'common-practice',
@@ -258,4 +259,5 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     ],
   },
   ...LEVER_SEEN,
+  THROW_SAID,
 ]

@@ -25,15 +25,18 @@ export interface Unit {
 }
 
 const INCH_MM = 25.4
+const FOOT_MM = 304.8
 const POUND_FORCE_N = 4.4482216152605
 const KILOGRAM_FORCE_N = 9.80665
 const POUND_KG = 0.45359237
 const MILE_KM = 1.609344
 
-/** Sizes are exact by definition: inch 25.4 mm, pound-force 4.4482216152605 N, kilogram-force 9.80665 N, mile 1.609344 km, pound 0.45359237 kg. */
+/** Sizes are exact by definition: inch 25.4 mm, foot 304.8 mm, pound-force 4.4482216152605 N, kilogram-force 9.80665 N, mile 1.609344 km, pound 0.45359237 kg. */
 export const UNITS = {
   mm: { id: 'mm', kind: 'length', size: 1, symbol: 'mm', aliases: ['mm'] },
   in: { id: 'in', kind: 'length', size: INCH_MM, symbol: 'in', aliases: ['in', '"', '”', 'inch', 'inches'] },
+  m: { id: 'm', kind: 'length', size: 1000, symbol: 'm', aliases: ['m', 'metres', 'meters'] },
+  ft: { id: 'ft', kind: 'length', size: FOOT_MM, symbol: 'ft', aliases: ['ft', 'feet', 'foot'] },
   Nm: { id: 'Nm', kind: 'torque', size: 1, symbol: 'N·m', aliases: ['nm', 'n·m', 'n*m', 'n m'] },
   inlb: {
     id: 'inlb',
@@ -47,6 +50,7 @@ export const UNITS = {
   lbf: { id: 'lbf', kind: 'force', size: POUND_FORCE_N, symbol: 'lbf', aliases: ['lbf', 'lb'] },
   turn: { id: 'turn', kind: 'turn', size: 1, symbol: 'turn', aliases: ['turn', 'turns', 't'] },
   deg: { id: 'deg', kind: 'angle', size: 1, symbol: '°', aliases: ['deg', '°', 'degrees'] },
+  ms: { id: 'ms', kind: 'speed', size: 3.6, symbol: 'm/s', aliases: ['m/s', 'mps'] },
   kmh: { id: 'kmh', kind: 'speed', size: 1, symbol: 'km/h', aliases: ['km/h', 'kmh', 'kph'] },
   mph: { id: 'mph', kind: 'speed', size: MILE_KM, symbol: 'mph', aliases: ['mph'] },
   kg: { id: 'kg', kind: 'mass', size: 1, symbol: 'kg', aliases: ['kg'] },
@@ -103,6 +107,8 @@ export type LengthUnit = 'mm' | 'in'
 const DECIMALS: Record<UnitId, number> = {
   mm: 1,
   in: 3,
+  m: 1,
+  ft: 1,
   Nm: 1,
   inlb: 0,
   N: 0,
@@ -110,6 +116,7 @@ const DECIMALS: Record<UnitId, number> = {
   lbf: 0,
   turn: 2,
   deg: 0,
+  ms: 1,
   kmh: 1,
   mph: 1,
   kg: 0,

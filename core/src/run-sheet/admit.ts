@@ -6,13 +6,14 @@ import type { SeenSpec } from '../brake/reading.ts'
 import { partOf, readSchool } from '../brake/school.ts'
 import { routeOf } from '../cable/route.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { checkRun } from '../prove/runs.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import { costsIn } from '../stand/costs.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { factOf } from '../stand/fold.ts'
 import { readText } from '../stand/told.ts'
-import { findingsOf } from './findings.ts'
+import { findingsOf, sayFindings } from './findings.ts'
 import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
 import { SETTLED, stepStatus, stepsOn } from './status.ts'
@@ -63,6 +64,8 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
     case 'estimate':
     case 'spent':
       return admitCost(stand, entry)
+    case 'run':
+      return admitRun(stand, entry)
     case 'note':
       return entry.text.trim() !== '' && entry.text.length <= NOTE_LENGTH
         ? ok(entry)
@@ -222,6 +225,26 @@ function admitFigure(stand: Stand, entry: EntryBody & { kind: 'figure' }): Outco
         'highNm',
         `${lowNm} to ${highNm} N·m at the ${fastener}. Accepted: the lower figure first.`,
       )
+}
+
+/** Nobody rides a stop while something says that it is not to be ridden; after the work it was walked first. */
+function admitRun(stand: Stand, entry: EntryBody & { kind: 'run' }): Outcome<EntryBody> {
+  const against = findingsOf(stand, SETTLED).filter(({ undone }) => !undone)
+  if (against.length > 0)
+    return refuse(
+      'not-to-be-ridden',
+      'phase',
+      `Not to be ridden: ${sayFindings(against).join('; ')}. Put that right before a stop is ridden.`,
+    )
+  const walked = stand.state.confirmed['walk-test']
+  if (entry.phase === 'after' && stand.kit.step('walk-test') && !(walked?.value && walked.status === 'current'))
+    return refuse(
+      'not-walked',
+      'phase',
+      'After the work it is walked before it is ridden: do the walk test, then ride. Accepted: a run from before the work.',
+    )
+  const checked = checkRun(entry)
+  return checked.ok ? ok(entry) : checked
 }
 
 const MOST_MINUTES = 10_000

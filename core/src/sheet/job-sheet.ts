@@ -5,6 +5,9 @@ import { partOf } from '../brake/school.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { standingWalk } from '../dial-in/belief.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
+import { rulesBeside } from '../prove/limits.ts'
+import { runsIn } from '../prove/runs.ts'
+import { verdictOf, WORTH_M } from '../prove/verdict.ts'
 import { formatQuantity, type LengthUnit, shownUnit } from '../quantity/quantity.ts'
 import { readIn } from '../quantity/read-in.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
@@ -14,7 +17,7 @@ import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
 import { costsIn, showMoney } from '../stand/costs.ts'
-import { describe, type Naming, sayMove, showAnswer, showQuantity } from '../stand/describe.ts'
+import { describe, type Naming, sayMove, showAnswer, showQuantity, showWay } from '../stand/describe.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
 
@@ -153,6 +156,18 @@ function fastenerLines(job: Job, length: LengthUnit): readonly string[] {
   ]
 }
 
+/** What the stops ridden before and after say, and which public rules they hold. */
+function stopLines({ state, here }: Job, length: LengthUnit): readonly string[] {
+  const runs = runsIn(state.standing)
+  if (runs.length === 0) return []
+  const held = rulesBeside(runs, here.end).flatMap(({ rule, meanM, holds }) =>
+    meanM === undefined
+      ? []
+      : [`${rule.title}: ${showWay(meanM, length)}, ${holds ? 'held' : 'not held'} (${rule.source.title})`],
+  )
+  return [verdictOf(runs, WORTH_M, length).say, ...held]
+}
+
 /** Minutes and money against the estimate. */
 function costLines({ state }: Job): readonly string[] {
   const { currency, estimate, minutes, labour, parts, partsCost, total } = costsIn(state.standing)
@@ -229,6 +244,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
       struck: struckBy !== undefined,
     })),
     sections: [
+      { title: 'Stop tests', lines: stopLines(job, length) },
       { title: 'What this brake taught', lines: sayLessons(belief) },
       ...(family.sections?.(job) ?? []),
       { title: 'Parts used', lines: (subject.parts ?? []).map(({ name, count }) => `${count} × ${name}`) },

@@ -19,6 +19,12 @@ const decimalsOf = (kit: Kit, id: string, shown: UnitId): number | undefined => 
   return (spec?.sd ?? 0) >= 1 ? (shown === 'in' ? 2 : 0) : undefined
 }
 
+/** A speed as this workshop rides it, and a way as it paces it out. `km/h` and `m` are what is kept. */
+export const showSpeed = (kmh: number, length: LengthUnit): string =>
+  length === 'in' ? formatQuantity(kmh, 'mph') : formatQuantity(kmh, 'kmh')
+export const showWay = (metres: number, length: LengthUnit): string =>
+  length === 'in' ? formatQuantity(metres * 1000, 'ft') : formatQuantity(metres * 1000, 'm')
+
 /** A reading's number and unit apart, for a screen that sets them in different sizes. */
 export function showParts(
   kit: Kit,
@@ -122,6 +128,14 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return `${entry.fastener} tightened to ${showQuantity(entry.valueNm, 'Nm', length)}${entry.instrument ? `, ${entry.instrument}` : ''}`
     case 'figure':
       return `maker’s figure of the ${entry.fastener}: ${showQuantity(entry.lowNm, 'Nm', length)}${entry.highNm === entry.lowNm ? '' : ` to ${showQuantity(entry.highNm, 'Nm', length)}`}`
+    case 'run':
+      return [
+        `stop ${entry.phase} the work, ${entry.direction}: ${showSpeed(entry.speedKmh, length)} in ${showWay(entry.distanceM, length)}`,
+        ...(entry.reactionS === undefined ? [] : [`reaction of ${entry.reactionS} s inside`]),
+        ...(entry.surface === 'wet' ? ['wet'] : []),
+        ...(entry.loadKg === undefined ? [] : [showQuantity(entry.loadKg, 'kg', length)]),
+        ...(entry.instrument ? [entry.instrument] : []),
+      ].join(', ')
     case 'estimate':
       return `estimate: ${entry.minutes} min, ${showMoney(entry.cost, entry.currency)}`
     case 'spent':

@@ -79,6 +79,27 @@ export type EntryBody =
       readonly currency: string
       readonly parts: readonly SpentPart[]
     }
+  /** A stop ridden before or after the work. `reactionS` where the rider’s reaction is inside the distance. */
+  | {
+      readonly kind: 'run'
+      readonly phase: 'before' | 'after'
+      readonly direction: 'out' | 'back'
+      readonly speedKmh: number
+      readonly distanceM: number
+      readonly reactionS?: number
+      readonly loadKg?: number
+      readonly pressureBar?: number
+      readonly surface?: 'dry' | 'wet'
+      /** Which brakes were squeezed: this one alone, or both. */
+      readonly brakes?: 'this' | 'both'
+      /** Standard uncertainties, where they are known. */
+      readonly speedSdKmh?: number
+      readonly distanceSdM?: number
+      /** How it was taken: a mark on the ground, or a trace with the deceleration of its plateau, m/s². */
+      readonly instrument?: string
+      readonly decelerationMs2?: number
+      readonly decelerationSdMs2?: number
+    }
   | { readonly kind: 'correction'; readonly strikes: string; readonly why?: string }
   | { readonly kind: 'note'; readonly text: string }
   /** `lookAgain`: the day by which it should be looked at again, ISO 8601. */
@@ -102,6 +123,7 @@ export const ENTRY_KINDS: readonly EntryKind[] = [
   'figure',
   'estimate',
   'spent',
+  'run',
   'correction',
   'note',
   'release',

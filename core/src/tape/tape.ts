@@ -204,6 +204,7 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
       ? refuse('missing', 'swap', 'Swap what? Accepted: cable, pads, housing, lever, wheel, brake, rotor.')
       : ok({ kind: 'swap', part, to: to.join(' ') || 'new' })
   }
+  if (word === 'stop') return readRun(args, length)
   if (word === 'maker') return readFigure(args, length)
   if (word === 'estimate' || word === 'spent') return readCost(word, args)
   if (word === 'torque') {
@@ -270,6 +271,39 @@ function readCost(word: 'estimate' | 'spent', args: readonly string[]): Outcome<
   return word === 'estimate'
     ? ok({ kind: 'estimate', ...told, cost: money.value })
     : ok({ kind: 'spent', ...told, labour: money.value, parts: [] })
+}
+
+const PHASES = ['before', 'after'] as const
+const WAYS = ['out', 'back'] as const
+
+/** `stop before out 25 6.8 wet`: when, which way, speed and distance in the workshop’s units or with their own. */
+function readRun(args: readonly string[], length: LengthUnit): Outcome<EntryBody> {
+  const phase = PHASES.find((each) => each === args[0])
+  const direction = WAYS.find((each) => each === args[1])
+  const [speed, distance, ...rest] = args
+    .slice(2)
+    .join(' ')
+    .replace(/(\d)\s+(km\/h|kmh|mph|m\/s|m|ft|feet|metres)\b/gi, '$1$2')
+    .split(' ')
+  if (!phase || !direction || !speed || !distance)
+    return refuse(
+      'not-understood',
+      'stop',
+      `“stop ${args.join(' ')}”: write when, which way, speed and distance, stop before out 25 6.8.`,
+    )
+  const speedKmh = parseQuantity(speed, length === 'in' ? 'mph' : 'kmh', 'speedKmh')
+  if (!speedKmh.ok) return speedKmh
+  const distanceMm = parseQuantity(distance, length === 'in' ? 'ft' : 'm', 'distanceM')
+  if (!distanceMm.ok) return distanceMm
+  const surface = rest.find((each) => each === 'wet' || each === 'dry') as 'wet' | 'dry' | undefined
+  return ok({
+    kind: 'run',
+    phase,
+    direction,
+    speedKmh: speedKmh.value,
+    distanceM: distanceMm.value / 1000,
+    ...(surface && { surface }),
+  })
 }
 
 /** Initials, and behind them the day by which it is looked at again. */

@@ -18,7 +18,7 @@ export interface Written {
 }
 
 /** Words that swallow the rest of the line. */
-export const REST: ReadonlySet<string> = new Set(['note', 'skip', 'release', 'close', 'estimate', 'spent'])
+export const REST: ReadonlySet<string> = new Set(['note', 'skip', 'release', 'close', 'estimate', 'spent', 'stop'])
 
 /** A value of the size that is met, where nothing better is known: the middle of what is accepted, by ratio. */
 export const usualValue = ({ min, max, sd }: ReadingSpec): number =>
@@ -71,6 +71,11 @@ const otherWords = ({ schools, loosenable, family: { fasteners } }: Kit): readon
   },
   { word: 'estimate', means: 'what it will take: minutes and money', form: 'estimate 30 20 EUR' },
   { word: 'spent', means: 'what it took: minutes and money', form: 'spent 25 15 EUR' },
+  {
+    word: 'stop',
+    means: 'a stop ridden, before or after the work',
+    form: 'stop before out 25 6.8 | stop after back 24 5.9 wet',
+  },
   { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
   { word: 'note', means: 'a note', form: 'note …' },
   { word: 'release', means: 'sign the job', form: 'release 7 | release 7 2027-05-26 (look again)' },

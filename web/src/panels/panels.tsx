@@ -36,6 +36,7 @@ const FETCH = {
   TightenNotes: async () => (await import('./tighten/TightenNotes.tsx')).TightenNotes,
   LeverNotes: async () => (await import('./lever/LeverNotes.tsx')).LeverNotes,
   ReleaseNotes: async () => (await import('./release/ReleaseNotes.tsx')).ReleaseNotes,
+  StopNotes: async () => (await import('./stops/StopNotes.tsx')).StopNotes,
   OtherEnd: async () => (await import('./OtherEnd.tsx')).OtherEnd,
 }
 const MatchNotes = lazily(FETCH.MatchNotes)
@@ -55,6 +56,7 @@ const LiningNotes = lazily(FETCH.LiningNotes)
 const TightenNotes = lazily(FETCH.TightenNotes)
 const LeverNotes = lazily(FETCH.LeverNotes)
 const ReleaseNotes = lazily(FETCH.ReleaseNotes)
+const StopNotes = lazily(FETCH.StopNotes)
 const OtherEnd = lazily(FETCH.OtherEnd)
 
 /** All of them, before the hand asks. */
@@ -96,6 +98,7 @@ export const STATION_PANELS: readonly StationPanel[] = [
   { id: 'tighten', stations: ['tighten'], serves: always, Panel: TightenNotes },
   { id: 'lever', stations: ['lever'], serves: always, Panel: LeverNotes },
   { id: 'release', stations: ['release'], serves: always, Panel: ReleaseNotes },
+  { id: 'stops', stations: ['prove'], serves: always, Panel: StopNotes },
   { id: 'bite', stations: ['bite', 'centre'], serves: bitesOnRim, Panel: BiteNotes },
 ]
 
