@@ -26,7 +26,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   await expect(next(page)).toContainText('bursts under the tyre')
   await page.getByRole('link', { name: 'Job sheet, to print' }).click()
   await expect(page.getByText(/Not to be ridden\. Closed unreleased by/)).toBeVisible()
-  await expect(page.getByRole('columnheader', { name: 'now', exact: true })).toBeVisible()
+  await expect(page.getByRole('columnheader', { name: 'as left', exact: true })).toBeVisible()
 
   await page.goto(shop.url)
   await page.getByRole('radio', { name: /^not to be ridden/ }).click()

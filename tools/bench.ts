@@ -22,6 +22,7 @@ import { openJob } from '@overhaul/core/workshop/open'
 import { type Line, quantile } from './bench-lines.ts'
 import { benchScreen } from './bench-screen.ts'
 import { benchServer } from './bench-server.ts'
+import { benchStops } from './bench-stops.ts'
 
 /** What must be quick, measured: printed against its limit, never asserted in a timed test. */
 const bicycles: readonly Bicycle[] = FAMILIES.map(bookBicycle)
@@ -227,6 +228,7 @@ const lines: readonly Line[] = [
   ...straddleLines(),
   plansLine(),
   stacksLine(),
+  ...benchStops(),
   ...(await benchServer()),
   ...(await benchScreen()),
 ]

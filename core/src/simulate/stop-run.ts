@@ -50,6 +50,8 @@ const student3 = (random: Random): number => {
 
 /** What a logger is told wrong, and what it misses. */
 export interface LoggerFaults {
+  /** The wheel there is, mm round. */
+  readonly roundMm?: number
   /** The wheel it was told over the wheel there is. */
   readonly wheelFactor?: number
   /** Share of pulses it misses. */
@@ -66,11 +68,11 @@ const EDGE_MS = 0.4
 export function loggerLines(
   stop: TrueStop,
   seed: number,
-  { wheelFactor = 1, lost = 0.01, slips = true }: LoggerFaults = {},
+  { roundMm = ROUND_MM, wheelFactor = 1, lost = 0.01, slips = true }: LoggerFaults = {},
 ): readonly string[] {
   const random = seededRandom(seed)
-  const lines = [`W ${Math.round(ROUND_MM * wheelFactor)} ${PULSES}`]
-  const step = ROUND_MM / 1000 / PULSES
+  const lines = [`W ${Math.round(roundMm * wheelFactor)} ${PULSES}`]
+  const step = roundMm / 1000 / PULSES
   const tick = 0.0005
   let way = 0
   let next = step

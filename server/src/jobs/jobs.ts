@@ -24,10 +24,10 @@ const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>
   complaint: REMARK(1000),
 })
 /** How a sheet is wanted: read in which unit, on which paper, with everything behind it. */
-const SHEET = Joi.object<{ unit: 'mm' | 'in'; paper?: 'a4' | 'letter'; whole: boolean }>({
+const SHEET = Joi.object<{ unit: 'mm' | 'in'; paper?: 'a4' | 'letter'; whole: 'true' | 'false' }>({
   unit: Joi.string().valid('mm', 'in').default('mm'),
   paper: Joi.string().valid('a4', 'letter'),
-  whole: Joi.boolean().default(false),
+  whole: Joi.string().valid('true', 'false').default('false'),
 })
 /** Whoever reads inches prints on letter, unless told otherwise. */
 const paperOf = (paper: 'a4' | 'letter' | undefined, unit: 'mm' | 'in') => paper ?? (unit === 'in' ? 'letter' : 'a4')
@@ -181,7 +181,7 @@ export function jobRoutes(
     sendPdf(
       response,
       `job-${open.job.number}`,
-      await sheetPdf(open, { parts, length: unit, paper: paperOf(paper, unit), whole }),
+      await sheetPdf(open, { parts, length: unit, paper: paperOf(paper, unit), whole: whole === 'true' }),
     )
   })
 

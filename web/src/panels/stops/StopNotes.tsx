@@ -409,7 +409,11 @@ function Traces({
             onPress={() => {
               const by = (job.hardware.practiceSeed ?? 1) * 31 + seed
               setSeed(seed + 1)
-              trace.record(by, { speedMs: 6.6 + (by % 5) / 10, decelerationMs2: PRACTICE[phase] + (by % 7) / 20 })
+              trace.record(by, {
+                speedMs: 6.6 + (by % 5) / 10,
+                decelerationMs2: PRACTICE[phase] + (by % 7) / 20,
+                wheelMm,
+              })
             }}
             isDisabled={state.kind === 'reading'}
           >

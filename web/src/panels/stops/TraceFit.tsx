@@ -61,12 +61,13 @@ export function TraceFit({ traced, name, length, wheelMm, onUnit, onWheel, refit
       {!traced.isSure && onUnit && (
         <>
           <Complaint>{`The file does not say what its speeds are in: ${traced.unit} is a guess. Which is it?`}</Complaint>
-          <Toggles
-            label="speeds in"
-            options={UNITS.map((id) => ({ id, title: id }))}
-            value={traced.unit}
-            onChange={(unit) => onUnit(unit as SpeedUnit)}
-          />
+          <Row>
+            {UNITS.map((unit) => (
+              <Press key={unit} onPress={() => onUnit(unit)}>
+                {unit === traced.unit ? `Yes, ${unit}` : unit}
+              </Press>
+            ))}
+          </Row>
         </>
       )}
       {wheelOff && (

@@ -141,10 +141,14 @@ const api = {
   /** A stop ridden with the practice logger, its pulses coming in as they would. */
   async record(
     seed: number,
-    stop: { speedMs: number; decelerationMs2: number },
+    stop: { speedMs: number; decelerationMs2: number; wheelMm: number },
     onPulses: (count: number) => void,
   ): Promise<Outcome<Traced>> {
-    const lines = loggerLines({ ...stop, beginS: 3, buildUpS: 0.12 }, seed, { wheelFactor: seed % 3 === 0 ? 1.05 : 1 })
+    const { wheelMm, ...ridden } = stop
+    const lines = loggerLines({ ...ridden, beginS: 3, buildUpS: 0.12 }, seed, {
+      roundMm: wheelMm,
+      wheelFactor: seed % 3 === 0 ? 1.05 : 1,
+    })
     for (let sent = 0; sent < lines.length; sent += 24) {
       onPulses(sent)
       await new Promise((resolve) => setTimeout(resolve, 40))
@@ -157,7 +161,7 @@ const api = {
   withWheel(roundMm: number): Outcome<Traced> {
     const pulses = held?.pulses
     if (!pulses) return refuse('no-trace', 'wheel', 'There are no pulses to read anew.')
-    return traced(seriesOfPulses(pulses, roundMm), pulses)
+    return traced(seriesOfPulses(pulses, roundMm), { ...pulses, roundMm })
   },
 
   /** One stop with its begin put somewhere by hand; where it was found, if none is given. */

@@ -29,6 +29,8 @@ export function useTrace() {
     }
     return worker.current.remote
   }
+  // What the worker says of its progress may come after what it came to: it is then old.
+  const say = (words: string) => setState((now) => (now.kind === 'reading' ? { kind: 'reading', words } : now))
   const settle = (outcome: Outcome<Traced>, name: string, file?: File) =>
     setState(
       outcome.ok
@@ -42,15 +44,14 @@ export function useTrace() {
     state,
     read(file: File, unit?: SpeedUnit) {
       setState({ kind: 'reading', words: `Reading ${file.name}…` })
-      const onProgress = (share: number) =>
-        setState({ kind: 'reading', words: `Reading ${file.name}, ${(100 * share).toFixed(0)} %…` })
+      const onProgress = (share: number) => say(`Reading ${file.name}, ${(100 * share).toFixed(0)} %…`)
       remote()
         .read(file, unit, proxy(onProgress))
         .then((outcome) => settle(outcome, file.name, file), failed)
     },
-    record(seed: number, stop: { speedMs: number; decelerationMs2: number }) {
+    record(seed: number, stop: { speedMs: number; decelerationMs2: number; wheelMm: number }) {
       setState({ kind: 'reading', words: 'Waiting for the logger…' })
-      const onPulses = (count: number) => setState({ kind: 'reading', words: `The logger sends: ${count} pulses…` })
+      const onPulses = (count: number) => say(`The logger sends: ${count} pulses…`)
       remote()
         .record(seed, stop, proxy(onPulses))
         .then((outcome) => settle(outcome, 'practice logger'), failed)
