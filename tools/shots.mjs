@@ -17,7 +17,7 @@ const VIEWS = [
   { name: 'stand', job: ['Hire 04', 'front'] },
   { name: 'stand-night', job: ['Hire 06', 'rear'], night: true },
   { name: 'stand-drum', job: ['Roadster 2', 'rear'] },
-  { name: 'stand-wheel', job: ['Hire 07', 'rear'] },
+  { name: 'stand-stops', job: ['Hire 04', 'rear'], act: (page) => bring(page, 'Prove', 'Stop tests') },
   { name: 'stand-squeezed', job: ['Hire 04', 'front'], act: squeeze },
   { name: 'stand-working', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('w') },
   { name: 'stand-upright', job: ['Hire 04', 'front'], size: [820, 1180] },

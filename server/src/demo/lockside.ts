@@ -26,6 +26,8 @@ export interface DemoJob {
   readonly work?: 'fit' | 'rub' | 'new-rotor' | 'new-pads' | 'service'
   /** Whose hand the lever is set for. */
   readonly rider?: 'medium'
+  /** Stops ridden before the work and after it, m from about 25 km/h. */
+  readonly runs?: { readonly before: readonly number[]; readonly after: readonly number[] }
   /** What the gauge showed on that day where it was not what it shows now. */
   readonly shown?: Readonly<Record<string, number>>
   /** What was found where it was laid down, and why it was closed unreleased. */
@@ -118,7 +120,12 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
         stopAt: turning(1),
         by: '3',
       }),
-      brake(linearPull('rear', 108, WIDE), { complaint: 'Season check', daysAgo: 20, by: '5' }),
+      brake(linearPull('rear', 108, WIDE), {
+        complaint: 'Season check',
+        daysAgo: 20,
+        by: '5',
+        runs: { before: [8.9, 9.4, 8.6], after: [6.6, 6.9, 6.3] },
+      }),
     ],
   },
   { name: 'Hire 05', description: 'Step-through, 37-622', brakes: [weekly(109, 'front', 3), weekly(110, 'rear', 3)] },

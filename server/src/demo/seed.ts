@@ -50,6 +50,6 @@ async function openJob(
   const first = Object.entries(told).flatMap(([reading, value]): readonly EntryBody[] =>
     value === undefined ? [] : [{ kind: 'reading', reading, value, unit: '' }],
   )
-  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job), job.shown)
+  const log = workedLog(hardware, job.by, startedAt, job.stopAt, first, closing(job), job.shown, job.runs)
   if (log.length > 0) await post(`jobs/${id}/entries`, log)
 }
