@@ -5,10 +5,11 @@ import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { OnStand } from '../brake/on-stand.ts'
 import type { Span } from '../brake/reading.ts'
+import type { Windows } from '../brake/window.ts'
 import { routeDimensions } from '../cable/route.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
-import { fold, lastReading, lastSeen, type StandState, standingIn } from '../stand/fold.ts'
+import { fold, foldOn, goesOn, lastReading, lastSeen, type StandState, standingIn } from '../stand/fold.ts'
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
 import type { Measured } from '../stand/history.ts'
 
@@ -75,16 +76,16 @@ function fitOnce(family: Family, dimensions: Dimensions, here: Here): Outcome<Br
   return lastFit.model
 }
 
-/** The stand as the log tells it, for a brake of this family. Refuses only hardware whose geometry cannot brake. */
-export function standOf(family: Family, hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
-  const kit = kitOf(family)
-  const { dimensions, here } = hardwareIn(kit, hardware, entries)
-  const fitted = fitOnce(family, dimensions, here)
-  if (!fitted.ok) return fitted
-  const model = fitted.value
-  const state = fold(kit, model, entries)
+/** What a stand is put together from; its windows are made when they are first asked for, as most entries ask for none. */
+function put(
+  { hardware, family, kit }: Pick<Stand, 'hardware' | 'family' | 'kit'>,
+  { dimensions, here }: Pick<Stand, 'dimensions' | 'here'>,
+  model: BrakeModel,
+  state: StandState,
+): Stand {
   const looked = { number: (id: string) => lastReading(state, id), seen: (id: string) => lastSeen(state, id) }
-  return ok({
+  let windows: Windows | undefined
+  return {
     hardware,
     family,
     kit,
@@ -101,6 +102,39 @@ export function standOf(family: Family, hardware: Hardware, entries: readonly En
       Object.entries(state.torques).flatMap(([id, { value, status }]) => (status === 'current' ? [[id, value]] : [])),
     ),
     makers: { ...hardware.figures, ...state.makers },
-    windows: model.windows(state.schools, looked),
-  })
+    get windows() {
+      windows ??= model.windows(state.schools, looked)
+      return windows
+    },
+  }
+}
+
+/** The stand as the log tells it, for a brake of this family. Refuses only hardware whose geometry cannot brake. */
+export function standOf(family: Family, hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
+  const kit = kitOf(family)
+  const known = hardwareIn(kit, hardware, entries)
+  const fitted = fitOnce(family, known.dimensions, known.here)
+  if (!fitted.ok) return fitted
+  return ok(put({ hardware, family, kit }, known, fitted.value, fold(kit, fitted.value, entries)))
+}
+
+/** A stand with one entry more: where it goes on from what is there, only it is read. The same as `standOf` of them all. */
+export function standAfter(stand: Stand, entry: Entry): Outcome<Stand> {
+  const { family, hardware, kit, state, model } = stand
+  if (!goesOn(state, entry)) return standOf(family, hardware, [...state.line.map((each) => each.entry), entry])
+  const measured = measuredIn(kit, [entry])
+  const traits = traitsSeenIn(kit, [entry])
+  const changes = measured.length > 0 || Object.keys(traits).length > 0
+  const known = changes
+    ? {
+        dimensions: {
+          ...stand.dimensions,
+          ...Object.fromEntries(measured.map(({ dimension, value }) => [dimension, value])),
+        },
+        here: { ...stand.here, traits: { ...stand.here.traits, ...traits } },
+      }
+    : stand
+  const fitted = changes ? fitOnce(family, known.dimensions, known.here) : ok(model)
+  if (!fitted.ok) return fitted
+  return ok(put(stand, known, fitted.value, foldOn(kit, fitted.value, state, entry, fitted.value === model)))
 }

@@ -21,8 +21,10 @@ export interface Established<V> {
 /** How far an adjuster has been turned in this job and what is known of its ends. */
 export interface AdjusterState {
   readonly id: string
-  /** Net amount in this job. */
+  /** Net amount in this job, and how far it went either way. */
   readonly turned: number
+  readonly lowest: number
+  readonly highest: number
   /** From its lower end, if its position was ever told or an end was felt. */
   readonly position: number | undefined
   /** How much further it can go each way; infinite where nothing is known to limit it. */
@@ -87,6 +89,17 @@ export const inOrder = (entries: readonly Entry[]): readonly Entry[] =>
 
 const sameHand = (a: Entry, b: Entry): boolean => a.by === b.by && a.device === b.device
 
+/** The first turn by another hand after what the author of a reading had seen. */
+function unseenBy(turns: readonly Entry[], entry: Entry): Entry | undefined {
+  let unseen: Entry | undefined
+  for (let at = turns.length - 1; at >= 0; at -= 1) {
+    const turn = turns[at] as Entry
+    if (turn.seq !== undefined && turn.seq <= (entry.basedOn as number)) break
+    if (turn.seq !== undefined && !sameHand(turn, entry)) unseen = turn
+  }
+  return unseen
+}
+
 /** A reading its author took without having seen a turn that came first teaches nothing. */
 function overtakers(ordered: readonly Entry[], struck: ReadonlyMap<string, Entry>): Map<string, Entry> {
   const overtaken = new Map<string, Entry>()
@@ -95,9 +108,7 @@ function overtakers(ordered: readonly Entry[], struck: ReadonlyMap<string, Entry
     if (struck.has(entry.id)) continue
     if (entry.kind === 'turn') turns.push(entry)
     if (entry.kind !== 'reading' || entry.basedOn === undefined) continue
-    const unseen = turns.find(
-      (turn) => turn.seq !== undefined && turn.seq > (entry.basedOn as number) && !sameHand(turn, entry),
-    )
+    const unseen = unseenBy(turns, entry)
     if (unseen) overtaken.set(entry.id, unseen)
   }
   return overtaken
@@ -139,124 +150,232 @@ function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
   return kind === 'swap' ? `${id} was changed` : `${kit.step(id)?.title ?? id} was done again`
 }
 
+/** What is folded as the log is read on: filled in place, and never seen while it is. */
+interface Draft {
+  readonly readings: Record<string, Established<number | string>>
+  readonly earlier: Record<string, number[]>
+  readonly confirmed: Record<string, Established<boolean>>
+  readonly torques: Record<string, Established<number>>
+  readonly makers: Record<string, Span>
+  readonly skipped: Record<string, string>
+  readonly plans: Record<string, Established<EntryOf<'plan'>>>
+  readonly schools: Record<string, ChosenSchool>
+  route: readonly RouteSegment[]
+  ending: Ending | undefined
+}
+
+/** One standing entry more. `late`: somebody else’s turn that its author had not seen. */
+function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Entry | undefined): void {
+  const fact = factOf(entry)
+  const shaken = fact && kit.grounds.unsettledBy(fact)
+  if (fact && shaken && shaken.size > 0) unsettle(draft, causeOf(kit, model, fact), shaken)
+  switch (entry.kind) {
+    case 'reading': {
+      const before = draft.readings[entry.reading]
+      if (typeof before?.value === 'number') {
+        draft.earlier[entry.reading] ??= []
+        draft.earlier[entry.reading]?.push(before.value)
+      }
+      draft.readings[entry.reading] = late
+        ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
+        : { value: entry.value, entry, status: 'current' }
+      return
+    }
+    case 'confirm':
+      draft.confirmed[entry.step] = { value: entry.well !== false, entry, status: 'current' }
+      delete draft.skipped[entry.step]
+      return
+    case 'plan':
+      draft.plans[entry.plan] = { value: entry, entry, status: 'current' }
+      return
+    case 'torque': {
+      const spec = kit.fastener(entry.fastener)
+      draft.torques[spec?.id ?? entry.fastener] = { value: entry.valueNm, entry, status: 'current' }
+      // A step made for one fastener asks nothing but that it be tight; a step of the brake’s own asks more.
+      if (spec && !spec.tick) draft.confirmed[tickOf(spec)] = { value: true, entry, status: 'current' }
+      return
+    }
+    case 'figure':
+      draft.makers[entry.fastener] = { low: entry.lowNm, high: entry.highNm }
+      return
+    case 'route':
+      draft.route = entry.segments
+      return
+    case 'skip':
+      draft.skipped[entry.step] = entry.reason
+      return
+    case 'swap': {
+      const school = kit.schools.find((each) => partOf(each) === entry.part)
+      const chosen = school && readSchool(school, entry.to)
+      if (school && chosen?.ok) draft.schools[school.id] = chosen.value
+      return
+    }
+    case 'release':
+    case 'close':
+      draft.ending = entry
+  }
+}
+
+/** What stood on something that was done again must be looked at again. */
+function unsettle(draft: Draft, cause: string, shaken: ReadonlySet<string>): void {
+  const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan' | 'torque') => {
+    for (const [id, each] of Object.entries(facts)) {
+      if (each.status === 'current' && shaken.has(`${prefix}:${id}`)) facts[id] = { ...each, status: 'recheck', cause }
+    }
+  }
+  mark(draft.readings, 'reading')
+  mark(draft.confirmed, 'confirm')
+  mark(draft.plans, 'plan')
+  mark(draft.torques, 'torque')
+}
+
+const settledState = (
+  { ending, ...draft }: Draft,
+  line: readonly FoldedEntry[],
+  standing: readonly Entry[],
+  adjusters: StandState['adjusters'],
+  lastSeq: number,
+): StandState => ({
+  ...draft,
+  line,
+  standing,
+  lastSeq,
+  adjusters,
+  ended: ending,
+  released: ending?.kind === 'release' ? ending : undefined,
+  closed: ending?.kind === 'close' ? ending : undefined,
+})
+
+const adjustersIn = (model: BrakeModel, standing: readonly Entry[]): StandState['adjusters'] =>
+  Object.fromEntries(
+    model.adjusters.map((spec) => [spec.id, standing.reduce((at, entry) => moved(spec, at, entry), untouched(spec))]),
+  )
+
 /** The stand as the log tells it. Pure: the same entries give the same stand on every screen. */
 export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): StandState {
   const ordered = inOrder(entries)
   const struck = strikes(ordered)
   const overtaken = overtakers(ordered, struck)
   const standing = ordered.filter((entry) => !struck.has(entry.id))
-  const readings: Record<string, Established<number | string>> = {}
-  const earlier: Record<string, number[]> = {}
-  const confirmed: Record<string, Established<boolean>> = {}
-  const torques: Record<string, Established<number>> = {}
-  const makers: Record<string, Span> = {}
-  const skipped: Record<string, string> = {}
-  const plans: Record<string, Established<EntryOf<'plan'>>> = {}
-  const schools: Record<string, ChosenSchool> = { ...usualSchools(kit.schools) }
-  let route: readonly RouteSegment[] = []
-  let ending: Ending | undefined
-
-  const unsettle = (fact: Fact, shaken: ReadonlySet<string>) => {
-    const cause = causeOf(kit, model, fact)
-    const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan' | 'torque') => {
-      for (const [id, each] of Object.entries(facts)) {
-        if (shaken.has(`${prefix}:${id}`) && each.status === 'current')
-          facts[id] = { ...each, status: 'recheck', cause }
-      }
-    }
-    mark(readings, 'reading')
-    mark(confirmed, 'confirm')
-    mark(plans, 'plan')
-    mark(torques, 'torque')
+  const draft: Draft = {
+    readings: {},
+    earlier: {},
+    confirmed: {},
+    torques: {},
+    makers: {},
+    skipped: {},
+    plans: {},
+    schools: { ...usualSchools(kit.schools) },
+    route: [],
+    ending: undefined,
   }
-
-  for (const entry of standing) {
-    const fact = factOf(entry)
-    const shaken = fact && kit.grounds.unsettledBy(fact)
-    if (fact && shaken && shaken.size > 0) unsettle(fact, shaken)
-    if (entry.kind === 'reading') {
-      const before = readings[entry.reading]
-      if (typeof before?.value === 'number') earlier[entry.reading] = [...(earlier[entry.reading] ?? []), before.value]
-      const late = overtaken.get(entry.id)
-      readings[entry.reading] = late
-        ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
-        : { value: entry.value, entry, status: 'current' }
-    } else if (entry.kind === 'confirm') {
-      confirmed[entry.step] = { value: entry.well !== false, entry, status: 'current' }
-      delete skipped[entry.step]
-    } else if (entry.kind === 'plan') plans[entry.plan] = { value: entry, entry, status: 'current' }
-    else if (entry.kind === 'torque') {
-      const spec = kit.fastener(entry.fastener)
-      torques[spec?.id ?? entry.fastener] = { value: entry.valueNm, entry, status: 'current' }
-      // A step made for one fastener asks nothing but that it be tight; a step of the brake’s own asks more.
-      if (spec && !spec.tick) confirmed[tickOf(spec)] = { value: true, entry, status: 'current' }
-    } else if (entry.kind === 'figure') makers[entry.fastener] = { low: entry.lowNm, high: entry.highNm }
-    else if (entry.kind === 'route') route = entry.segments
-    else if (entry.kind === 'skip') skipped[entry.step] = entry.reason
-    else if (entry.kind === 'swap') {
-      const school = kit.schools.find((each) => partOf(each) === entry.part)
-      const read = school && readSchool(school, entry.to)
-      if (school && read?.ok) schools[school.id] = read.value
-    } else if (entry.kind === 'release' || entry.kind === 'close') ending = entry
-  }
-
-  return {
-    line: ordered.map((entry) => {
-      const struckBy = struck.get(entry.id)
-      const overtakenBy = overtaken.get(entry.id)
-      return { entry, ...(struckBy && { struckBy }), ...(overtakenBy && { overtakenBy }) }
-    }),
-    standing,
-    lastSeq: ordered.reduce((last, entry) => Math.max(last, entry.seq ?? 0), 0),
-    readings,
-    earlier,
-    confirmed,
-    torques,
-    makers,
-    skipped,
-    plans,
-    adjusters: Object.fromEntries(model.adjusters.map((spec) => [spec.id, adjusterState(spec, standing)])),
-    schools,
-    route,
-    ended: ending,
-    released: ending?.kind === 'release' ? ending : undefined,
-    closed: ending?.kind === 'close' ? ending : undefined,
-  }
+  for (const entry of standing) read(kit, model, draft, entry, overtaken.get(entry.id))
+  const line = ordered.map((entry): FoldedEntry => {
+    const struckBy = struck.get(entry.id)
+    const overtakenBy = overtaken.get(entry.id)
+    return { entry, ...(struckBy && { struckBy }), ...(overtakenBy && { overtakenBy }) }
+  })
+  const lastSeq = ordered.reduce((last, entry) => Math.max(last, entry.seq ?? 0), 0)
+  return settledState(draft, line, standing, adjustersIn(model, standing), lastSeq)
 }
 
-function adjusterState(spec: BrakeModel['adjusters'][number], standing: readonly Entry[]): AdjusterState {
-  const travel = spec.travel ?? Infinity
-  let turned = 0
-  let lowest = 0
-  let highest = 0
-  let position: number | undefined
-  for (const entry of standing) {
-    if (entry.kind === 'reading' && entry.reading === spec.positionReading && typeof entry.value === 'number') {
-      position = entry.value
-    }
-    if (entry.kind !== 'turn' || entry.adjuster !== spec.id) continue
-    if (entry.from) {
-      // However far it was wound in, only what came back from contact is known.
-      turned = 0
-      lowest = 0
-      highest = 0
-      position = undefined
-    }
-    turned += entry.amount
-    lowest = Math.min(lowest, turned)
-    highest = Math.max(highest, turned)
-    if (position !== undefined) position = Math.min(travel, Math.max(0, position + entry.amount))
-    const tried = entry.amount === 0 ? entry.tried : entry.amount
-    if (entry.endReached && tried) position = tried > 0 ? travel : 0
+/** Whether an entry only goes on from a stand: it strikes nothing, and comes after everything there is. */
+export const goesOn = ({ line }: StandState, entry: Entry): boolean => {
+  const last = line.at(-1)?.entry
+  return (
+    entry.kind !== 'correction' &&
+    entry.seq !== undefined &&
+    (last === undefined || (last.seq !== undefined && last.seq < entry.seq))
+  )
+}
+
+/**
+ * The stand with one entry more that goes on from it: what is new is read, not what is there. The same as `fold` of them all;
+ * `model` may be another than before, where the entry measured the hardware.
+ */
+export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: Entry, sameModel: boolean): StandState {
+  const turns = entry.kind === 'reading' && entry.basedOn !== undefined ? turnsAfter(state.standing, entry.basedOn) : []
+  const late = turns.length > 0 ? unseenBy(turns, entry) : undefined
+  const { line, standing, lastSeq: _, adjusters, ended: ending, released: __, closed: ___, ...facts } = state
+  const earlier: Record<string, number[]> = { ...(facts.earlier as Record<string, number[]>) }
+  if (entry.kind === 'reading' && earlier[entry.reading]) earlier[entry.reading] = [...(earlier[entry.reading] ?? [])]
+  const draft: Draft = {
+    readings: { ...facts.readings },
+    earlier,
+    confirmed: { ...facts.confirmed },
+    torques: { ...facts.torques },
+    makers: { ...facts.makers },
+    skipped: { ...facts.skipped },
+    plans: { ...facts.plans },
+    schools: { ...facts.schools },
+    route: facts.route,
+    ending,
   }
+  read(kit, model, draft, entry, late)
+  const nowStanding = [...standing, entry]
+  const nowAdjusters = sameModel
+    ? Object.fromEntries(
+        model.adjusters.map((spec) => [spec.id, moved(spec, adjusters[spec.id] ?? untouched(spec), entry)]),
+      )
+    : adjustersIn(model, nowStanding)
+  return settledState(
+    draft,
+    [...line, { entry, ...(late && { overtakenBy: late }) }],
+    nowStanding,
+    nowAdjusters,
+    entry.seq ?? 0,
+  )
+}
+
+/** Turns after a place in the log, oldest first. */
+function turnsAfter(standing: readonly Entry[], seq: number): readonly Entry[] {
+  const turns: Entry[] = []
+  for (let at = standing.length - 1; at >= 0; at -= 1) {
+    const entry = standing[at] as Entry
+    if ((entry.seq ?? 0) <= seq) break
+    if (entry.kind === 'turn') turns.unshift(entry)
+  }
+  return turns
+}
+
+type AdjusterLike = BrakeModel['adjusters'][number]
+
+const withRoom = (spec: AdjusterLike, at: Omit<AdjusterState, 'id' | 'roomDown' | 'roomUp'>): AdjusterState => {
+  const travel = spec.travel ?? Infinity
+  const { position, turned, lowest, highest } = at
   const spread = highest - lowest
   return {
     id: spec.id,
-    turned,
-    position,
+    ...at,
     roomDown: position ?? travel - spread + (turned - lowest),
     roomUp: position === undefined ? travel - spread + (highest - turned) : travel - position,
   }
+}
+
+const untouched = (spec: AdjusterLike): AdjusterState =>
+  withRoom(spec, { turned: 0, lowest: 0, highest: 0, position: undefined })
+
+/** An adjuster after one entry more. */
+function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): AdjusterState {
+  if (entry.kind === 'reading')
+    return entry.reading === spec.positionReading && typeof entry.value === 'number'
+      ? withRoom(spec, { ...at, position: entry.value })
+      : at
+  if (entry.kind !== 'turn' || entry.adjuster !== spec.id) return at
+  const travel = spec.travel ?? Infinity
+  // However far it was wound in before contact, only what came back from it is known.
+  const { turned: before, lowest, highest, position: stood } = entry.from ? untouched(spec) : at
+  const turned = before + entry.amount
+  const tried = entry.amount === 0 ? entry.tried : entry.amount
+  const position =
+    entry.endReached && tried
+      ? tried > 0
+        ? travel
+        : 0
+      : stood === undefined
+        ? undefined
+        : Math.min(travel, Math.max(0, stood + entry.amount))
+  return withRoom(spec, { turned, lowest: Math.min(lowest, turned), highest: Math.max(highest, turned), position })
 }
 
 /** The last value of a numeric reading, whether or not it still stands. */

@@ -2,4 +2,5 @@ import { findFamily } from './families.ts'
 import { openerOf } from './opener.ts'
 
 /** Opens brakes of every family there is. */
-export const { openStand, openJob, learntFrom, firstRefusal, checkHardware, hardwareAfter } = openerOf(findFamily)
+export const { openStand, openJob, learntFrom, admitAll, firstRefusal, checkHardware, hardwareAfter } =
+  openerOf(findFamily)

@@ -5,7 +5,7 @@ import type { Learnt } from '../dial-in/layout.ts'
 import { type Fault, type Outcome, ok } from '../outcome/outcome.ts'
 import { admit } from '../run-sheet/admit.ts'
 import { type Job, learntOn, type Visit, workOut } from '../run-sheet/job.ts'
-import { figuresTold, measuredIn, type Stand, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
+import { figuresTold, measuredIn, type Stand, standAfter, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fitHardware, type Hardware } from '../stand/hardware.ts'
 import { changedBy } from '../stand/history.ts'
@@ -35,21 +35,36 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
   }
 
   /**
-   * The first of some entries that may not be written, each judged on the stand as the ones before it leave it.
-   * Undefined where all may.
+   * Some entries judged in turn, each on the stand as the ones before it leave it: the first that may not be written, or the stand
+   * with them all.
    */
+  function admitAll(
+    from: Stand,
+    incoming: readonly Entry[],
+    learnt: Learnt,
+  ): { readonly stand: Stand } | { readonly index: number; readonly error: Fault } {
+    let stand = from
+    for (const [index, entry] of incoming.entries()) {
+      const now = stand
+      const admitted = admit(now, entry, () => workOut(now, learnt).next)
+      const after = admitted.ok ? standAfter(now, entry) : admitted
+      if (!after.ok) return { index, error: after.error }
+      stand = after.value
+    }
+    return { stand }
+  }
+
+  /** The first of some entries that may not be written to a log. Undefined where all may. */
   function firstRefusal(
     hardware: Hardware,
     log: readonly Entry[],
     incoming: readonly Entry[],
     learnt: Learnt,
   ): { readonly index: number; readonly error: Fault } | undefined {
-    for (const [index, entry] of incoming.entries()) {
-      const stand = openStand(hardware, [...log, ...incoming.slice(0, index)])
-      const admitted = stand.ok ? admit(stand.value, entry, () => workOut(stand.value, learnt).next) : stand
-      if (!admitted.ok) return { index, error: admitted.error }
-    }
-    return undefined
+    const stand = openStand(hardware, log)
+    if (!stand.ok) return { index: 0, error: stand.error }
+    const judged = admitAll(stand.value, incoming, learnt)
+    return 'error' in judged ? judged : undefined
   }
 
   /** Hardware of a family there is. Refuses an unknown family, dimension or trait, and a geometry that cannot brake. */
@@ -80,5 +95,5 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
     }, figured)
   }
 
-  return { openStand, openJob, learntFrom, firstRefusal, checkHardware, hardwareAfter }
+  return { openStand, openJob, learntFrom, admitAll, firstRefusal, checkHardware, hardwareAfter }
 }

@@ -1,11 +1,12 @@
 import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
+import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { endingOf } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
-import { firstRefusal, hardwareAfter, learntFrom } from '@overhaul/core/workshop/open'
+import { admitAll, hardwareAfter, learntFrom, openStand } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { notFound } from '../app/fault.ts'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
@@ -22,6 +23,8 @@ export interface OpenJob {
   readonly learnt: Learnt
   readonly entries: Entry[]
   readonly ids: Set<string>
+  /** The stand as its log leaves it, folded on with every append; missing until something is appended. */
+  stand?: Stand
 }
 
 export interface Appended {
@@ -37,6 +40,13 @@ const MOST_VISITS = 3
 const MOST_PRACTISED = 20
 const SUMMARY_REST_MS = 300
 const SUMMARY_LATEST_MS = 3000
+
+/** Entries not in the log yet, those that are, and the stand as they leave it. */
+interface Checked {
+  readonly fresh: Entry[]
+  readonly known: string[]
+  readonly stand?: Stand
+}
 
 /** Appends to jobs' logs, in order and once, and keeps the rack's summaries. One process, so memory is the truth's copy. */
 export class Ledger {
@@ -124,12 +134,13 @@ export class Ledger {
     const open = await this.open(jobId)
     const checked = this.check(open, incoming)
     if (!checked.ok) return checked
-    const { fresh, known } = checked.value
+    const { fresh, known, stand } = checked.value
     if (fresh.length > 0) {
       const written = await this.write(open, fresh)
       if (!written.ok) return written
       open.entries.push(...fresh)
       for (const entry of fresh) open.ids.add(entry.id)
+      if (stand) open.stand = stand
       this.summariseSoon(jobId)
     }
     return ok({ accepted: fresh.map((entry) => entry.id), known, entries: fresh })
@@ -190,7 +201,7 @@ export class Ledger {
   }
 
   /** Entries not in the log yet, with their places in it; one refusal refuses all. */
-  private check(open: OpenJob, incoming: readonly Entry[]): Outcome<{ fresh: Entry[]; known: string[] }> {
+  private check(open: OpenJob, incoming: readonly Entry[]): Outcome<Checked> {
     const seen = new Set(open.ids)
     const known: string[] = []
     const places: number[] = []
@@ -209,10 +220,13 @@ export class Ledger {
       )
     }
     const fresh = places.map((place, index) => ({ ...(incoming[place] as Entry), seq: last + index + 1 }))
-    const refused = firstRefusal(open.hardware, open.entries, fresh, open.learnt)
-    if (!refused) return ok({ fresh, known })
-    const { code, field, message } = refused.error
-    return refuse(code, incoming.length > 1 ? `${places[refused.index]}.${field}` : field, message)
+    if (fresh.length === 0) return ok({ fresh, known })
+    const stand = open.stand ? ok(open.stand) : openStand(open.hardware, open.entries)
+    if (!stand.ok) return stand
+    const judged = admitAll(stand.value, fresh, open.learnt)
+    if (!('error' in judged)) return ok({ fresh, known, stand: judged.stand })
+    const { code, field, message } = judged.error
+    return refuse(code, incoming.length > 1 ? `${places[judged.index]}.${field}` : field, message)
   }
 
   private async takenElsewhere(fresh: readonly Entry[]): Promise<string | undefined> {
