@@ -18,6 +18,8 @@ const MARK_WORDS = {
   noted: 'noted',
 }
 const STEP_WORDS = { done: 'done', skipped: 'SKIPPED', recheck: 'recheck', out: 'out of window', open: 'open' }
+/** Letters of what is said beside the sheet’s own words. */
+const WORDS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789•·’.,:;()/-'
 const DRAWING_HIGH = 170
 /** Of what is read only when asked for, points. */
 const SMALL = 7
@@ -41,6 +43,7 @@ export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: S
   const page = await TypeSetter.start({
     title: sheet.heading,
     foot: `Overhaul job sheet · ${sheet.heading}`,
+    text: `${JSON.stringify({ ...sheet, drawing: undefined })}${WORDS}`,
     paper,
     size: 8,
   })
@@ -115,6 +118,7 @@ export async function handoverPdf(
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
+    text: `${JSON.stringify(slip)}${WORDS}${code}${address ?? ''}${open.bicycle.name}`,
     paper,
     size: 10,
   })

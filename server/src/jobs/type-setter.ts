@@ -1,12 +1,8 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import type { Frame, Shape } from '@overhaul/core/brake/frame'
 import { type LengthUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import fontkit from '@pdf-lib/fontkit'
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
-
-const require = createRequire(import.meta.url)
-const font = (name: string) => readFileSync(require.resolve(name))
+import { PDFDocument, type PDFPage, rgb } from 'pdf-lib'
+import { type Face, type Laid, layFaces, pieces, settable } from './faces.ts'
 
 const INK = rgb(0.09, 0.13, 0.17)
 const SLATE = rgb(0.34, 0.38, 0.43)
@@ -19,18 +15,6 @@ const RUBBER = rgb(0.7, 0.71, 0.72)
 const PAPERS = { a4: { width: 595.28, height: 841.89 }, letter: { width: 612, height: 792 } } as const
 export type Paper = keyof typeof PAPERS
 const MARGIN = 38
-
-export type Face = 'text' | 'bold' | 'label'
-
-/** Characters the shipped faces lack, written out. */
-const WRITTEN_OUT: Readonly<Record<string, string>> = {
-  '⅛': ' 1/8',
-  '⅜': ' 3/8',
-  '⅝': ' 5/8',
-  '⅞': ' 7/8',
-  '−': '-',
-  '→': 'to',
-}
 
 /** How the parts of a brake are inked: cut faces grey, rubber darker, everything else outline on white. */
 const FILLS: Readonly<Record<string, typeof INK>> = {
@@ -46,6 +30,8 @@ const WIDE: Readonly<Record<string, number>> = { cable: 1.4, housing: 3.4, screw
 export interface SetOn {
   readonly title: string
   readonly foot: string
+  /** Everything that will be set: it tells which faces are needed. */
+  readonly text: string
   readonly paper?: Paper
   /** Of the running text, points. */
   readonly size?: number
@@ -57,10 +43,11 @@ export class TypeSetter {
   private y = 0
   private x = MARGIN
   private room: number
+  private readonly widths = new Map<string, number>()
 
   private constructor(
     private readonly document: PDFDocument,
-    private readonly faces: Record<Face, PDFFont>,
+    private readonly faces: Readonly<Record<Face, readonly Laid[]>>,
     private readonly foot: string,
     private readonly paper: (typeof PAPERS)[Paper],
     readonly size: number,
@@ -69,20 +56,11 @@ export class TypeSetter {
     this.newPage()
   }
 
-  static async start({ title, foot, paper = 'a4', size = 9.5 }: SetOn): Promise<TypeSetter> {
+  static async start({ title, foot, text, paper = 'a4', size = 9.5 }: SetOn): Promise<TypeSetter> {
     const document = await PDFDocument.create()
     document.registerFontkit(fontkit)
     document.setTitle(title)
-    const embed = (name: string) => document.embedFont(font(name), { subset: true })
-    const faces = {
-      text: await embed(
-        '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
-      ),
-      bold: await embed(
-        '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
-      ),
-      label: await embed('@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff'),
-    }
+    const faces = await layFaces(document, `${text}${title}${foot}0123456789[]+U ABCDEF`)
     return new TypeSetter(document, faces, foot, PAPERS[paper], size)
   }
 
@@ -93,13 +71,7 @@ export class TypeSetter {
   private newPage(): void {
     this.page = this.document.addPage([this.paper.width, this.paper.height])
     this.y = this.paper.height - MARGIN
-    this.page.drawText(`${this.foot} · page ${this.pages}`, {
-      x: MARGIN,
-      y: 24,
-      size: 7.5,
-      font: this.faces.text,
-      color: SLATE,
-    })
+    this.draw(settable(`${this.foot} · page ${this.pages}`, this.faces.text), MARGIN, 'text', 7.5, false, 24, SLATE)
   }
 
   private need(height: number): void {
@@ -242,38 +214,69 @@ export class TypeSetter {
     this.y -= side + 4
   }
 
-  private draw(text: string, x: number, face: Face, size: number, struck: boolean, y = this.y): void {
-    const set = this.faces[face]
-    this.page.drawText(text, { x, y, size, font: set, color: struck ? SLATE : INK })
+  private draw(text: string, x: number, face: Face, size: number, struck: boolean, y = this.y, ink = INK): void {
+    let at = x
+    for (const piece of pieces(text, this.faces[face])) {
+      this.page.drawText(piece.text, { x: at, y, size, font: piece.font, color: struck ? SLATE : ink })
+      at += piece.font.widthOfTextAtSize(piece.text, size)
+    }
     if (!struck) return
     const middle = y + size * 0.28
-    this.page.drawLine({
-      start: { x, y: middle },
-      end: { x: x + set.widthOfTextAtSize(text, size), y: middle },
-      thickness: 0.7,
-      color: SLATE,
-    })
+    this.page.drawLine({ start: { x, y: middle }, end: { x: at, y: middle }, thickness: 0.7, color: SLATE })
   }
 
+  /** How wide a word is set, points at size 1: words come again and again. */
+  private widthOf(word: string, face: Face): number {
+    const key = `${face} ${word}`
+    const known = this.widths.get(key)
+    if (known !== undefined) return known
+    const width = pieces(word, this.faces[face]).reduce(
+      (sum, { font, text }) => sum + font.widthOfTextAtSize(text, 1),
+      0,
+    )
+    this.widths.set(key, width)
+    return width
+  }
+
+  /** A text broken at words; a word longer than the line is broken where it must. */
   private lines(text: string, face: Face, size: number, width: number): string[] {
-    const set = this.faces[face]
+    const room = Math.max(1, width / size)
+    const space = this.widthOf(' ', face)
     const lines: string[] = []
     let line = ''
-    for (const word of this.plain(text).split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`
-      if (line !== '' && set.widthOfTextAtSize(longer, size) > width) {
+    let long = 0
+    for (const word of settable(text, this.faces[face])
+      .split(' ')
+      .flatMap((each) => this.broken(each, face, room))) {
+      const wide = this.widthOf(word, face)
+      if (line !== '' && long + space + wide > room) {
         lines.push(line)
         line = word
-      } else line = longer
+        long = wide
+      } else {
+        line = line === '' ? word : `${line} ${word}`
+        long += wide + (long > 0 ? space : 0)
+      }
     }
     return [...lines, line]
   }
 
-  private plain(text: string): string {
-    const known = new Set(this.faces.text.getCharacterSet())
-    return [...text.replace(/\s+/g, ' ')]
-      .map((each) => WRITTEN_OUT[each] ?? (known.has(each.codePointAt(0) ?? 0) ? each : '?'))
-      .join('')
+  private broken(word: string, face: Face, room: number): readonly string[] {
+    if (this.widthOf(word, face) <= room) return [word]
+    const parts: string[] = []
+    let part = ''
+    let long = 0
+    for (const letter of word) {
+      const wide = this.widthOf(letter, face)
+      if (part !== '' && long + wide > room) {
+        parts.push(part)
+        part = ''
+        long = 0
+      }
+      part += letter
+      long += wide
+    }
+    return [...parts, part]
   }
 
   save(): Promise<Uint8Array> {
