@@ -8,24 +8,11 @@ import { expectOk } from '../outcome/outcome.ts'
 import { parseQuantity } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../testing/stand.ts'
+import { confirm, HARDWARE, measured, reading, refusal, SOUND, seen, turn, written } from '../testing/stand.ts'
 import { FAMILIES } from '../workshop/families.ts'
 import { hardwareAfter, openJob, openStand } from '../workshop/open.ts'
 import { fastenersOf } from './fasteners.ts'
 
-/** A brake that is right in everything, ready to be signed. */
-const SOUND: readonly EntryBody[] = [
-  ...PREPARED,
-  ...measured(1, 1, 20),
-  seen('padsBack', 'both'),
-  confirm('fasteners'),
-  confirm('hard-squeezes', 10),
-  ...measured(1, 1, 20),
-  reading('reserve', 25),
-  seen('spin', 'free'),
-  confirm('wheel-fastened'),
-  confirm('walk-test'),
-]
 const RELEASE: EntryBody = { kind: 'release', initials: '7' }
 const torque = (fastener: string, valueNm: number): EntryBody => ({ kind: 'torque', fastener, valueNm })
 const figure = (fastener: string, lowNm: number, highNm: number): EntryBody => ({

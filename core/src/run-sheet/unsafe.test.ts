@@ -2,24 +2,22 @@ import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../testing/stand.ts'
+import {
+  confirm,
+  HARDWARE,
+  measured,
+  PREPARED,
+  reading,
+  refusal,
+  SOUND,
+  seen,
+  turn,
+  written,
+} from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
 import { findingsOf, sayFindings } from './findings.ts'
 import { sheetOf } from './status.ts'
 
-/** A brake that is right in everything, ready to be signed. */
-const SOUND: readonly EntryBody[] = [
-  ...PREPARED,
-  ...measured(1, 1, 20),
-  seen('padsBack', 'both'),
-  confirm('fasteners'),
-  confirm('hard-squeezes', 10),
-  ...measured(1, 1, 20),
-  reading('reserve', 25),
-  seen('spin', 'free'),
-  confirm('wheel-fastened'),
-  confirm('walk-test'),
-]
 const RELEASE: EntryBody = { kind: 'release', initials: '7' }
 const not = (body: EntryBody, more: object = {}): EntryBody => ({ ...body, well: false, ...more }) as EntryBody
 const job = (bodies: readonly EntryBody[], hardware: Hardware = HARDWARE) =>

@@ -127,3 +127,17 @@ export const measured = (left: number, right: number, bite: number): readonly En
   reading('gapRight', right),
   reading('biteTravel', bite),
 ]
+
+/** A brake that is right in everything, ready to be signed. */
+export const SOUND: readonly EntryBody[] = [
+  ...PREPARED,
+  ...measured(1, 1, 20),
+  seen('padsBack', 'both'),
+  confirm('fasteners'),
+  confirm('hard-squeezes', 10),
+  ...measured(1, 1, 20),
+  reading('reserve', 25),
+  seen('spin', 'free'),
+  confirm('wheel-fastened'),
+  confirm('walk-test'),
+]

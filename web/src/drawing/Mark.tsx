@@ -1,6 +1,16 @@
 import type { Mark as MarkName } from '@overhaul/core/run-sheet/job'
+import type { StepState } from '@overhaul/core/run-sheet/step-state'
 
 export type Shape = MarkName | 'predicted' | 'draft' | 'skipped'
+
+/** How a step stands, as its shape. */
+export const STEP_SHAPES: Readonly<Record<StepState, Shape>> = {
+  done: 'in',
+  skipped: 'skipped',
+  recheck: 'recheck',
+  out: 'high',
+  open: 'unmeasured',
+}
 
 const WORDS: Readonly<Record<Shape, string>> = {
   in: 'in its window',

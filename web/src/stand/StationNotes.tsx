@@ -1,11 +1,10 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import { sayLessons } from '@overhaul/core/dial-in/learnt'
 import { sheetOf } from '@overhaul/core/run-sheet/status'
-import type { StepState } from '@overhaul/core/run-sheet/step-state'
 import { Suspense, useMemo } from 'react'
 import styled from 'styled-components'
 import { lazily } from '../app/lazily.ts'
-import { Mark, type Shape } from '../drawing/Mark.tsx'
+import { Mark, STEP_SHAPES } from '../drawing/Mark.tsx'
 import type { NotesProps } from '../panels/notes.ts'
 import { panelsAt } from '../panels/panels.tsx'
 import { Label, Read, Slate } from '../ui/words.tsx'
@@ -27,14 +26,6 @@ const Steps = styled.ul`
     align-items: center;
   }
 `
-const SHAPES: Readonly<Record<StepState, Shape>> = {
-  done: 'in',
-  skipped: 'skipped',
-  recheck: 'recheck',
-  out: 'high',
-  open: 'unmeasured',
-}
-
 interface Props extends NotesProps {
   readonly station: StationId
 }
@@ -59,7 +50,7 @@ export function StationNotes({ station, ...props }: Props) {
       <Steps>
         {steps.map(({ step, state: at, cause, remark }) => (
           <li key={step.id}>
-            <Mark shape={SHAPES[at]} size={20} label={at} />
+            <Mark shape={STEP_SHAPES[at]} size={20} label={at} />
             <span>{step.title}</span>
             <Slate>{state.skipped[step.id] ?? cause ?? remark ?? (at === 'done' ? 'done' : '')}</Slate>
           </li>

@@ -2,17 +2,18 @@ import type { Move } from '@overhaul/core/brake/adjuster'
 import { leverFitAt, leverMoves, mostReach } from '@overhaul/core/lever-fit/fit'
 import { HAND_SOURCE, NOBODY } from '@overhaul/core/lever-fit/hands'
 import { sayScrew } from '@overhaul/core/lever-fit/screw'
-import { showQuantity, showReading } from '@overhaul/core/stand/describe'
+import { showReading } from '@overhaul/core/stand/describe'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
 import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { Press } from '../../ui/Press.tsx'
+import { Stepper } from '../../ui/Stepper.tsx'
 import { Toggles } from '../../ui/Toggles.tsx'
 import { Complaint, Label, Read, Slate, SourceNote } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 
-const Stepper = styled.div`
+const Steppers = styled.div`
   display: grid;
   grid-template-columns: minmax(90px, 1fr) 46px 84px 46px auto;
   gap: 8px;
@@ -127,20 +128,17 @@ function Moves({
     Object.fromEntries(wanted.map(({ adjuster, amount }) => [adjuster, amount])),
   )
   return (
-    <>
+    <Steppers>
       {job.kit.levers.map((spec) => {
         const amount = amounts[spec.id] ?? 0
-        const step = (by: number) => setAmounts({ ...amounts, [spec.id]: Number((amount + by * spec.step).toFixed(4)) })
         return (
-          <Stepper key={spec.id}>
-            <span>{amount < 0 ? spec.minus : spec.plus}</span>
-            <Press aria-label={`${spec.title} less`} onPress={() => step(-1)}>
-              −
-            </Press>
-            <output>{amount === 0 ? '0' : showQuantity(Math.abs(amount), spec.unit, length)}</output>
-            <Press aria-label={`${spec.title} more`} onPress={() => step(1)}>
-              +
-            </Press>
+          <Stepper
+            key={spec.id}
+            spec={spec}
+            amount={amount}
+            length={length}
+            onAmount={(now) => setAmounts({ ...amounts, [spec.id]: now })}
+          >
             <Press
               isDisabled={amount === 0}
               aria-label={`${spec.title}: log it`}
@@ -151,6 +149,6 @@ function Moves({
           </Stepper>
         )
       })}
-    </>
+    </Steppers>
   )
 }

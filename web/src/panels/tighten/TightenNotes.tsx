@@ -14,14 +14,13 @@ import {
   type UnitId,
 } from '@overhaul/core/quantity/quantity'
 import { type FastenerStatus, fastenersOf } from '@overhaul/core/run-sheet/fasteners'
-import type { StepState } from '@overhaul/core/run-sheet/step-state'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { upper } from '@overhaul/core/stand/words'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useKept } from '../../data/use-kept.ts'
-import { Mark, type Shape } from '../../drawing/Mark.tsx'
+import { Mark, STEP_SHAPES } from '../../drawing/Mark.tsx'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -60,14 +59,6 @@ const Inside = styled.div`
   gap: 8px;
   padding: 6px 0 4px;
 `
-const SHAPES: Readonly<Record<StepState, Shape>> = {
-  done: 'in',
-  skipped: 'skipped',
-  recheck: 'recheck',
-  out: 'high',
-  open: 'unmeasured',
-}
-
 /** How the hand comes to a torque: by a wrench that shows it, or by a pull on a key of known length. */
 interface Means {
   readonly by: 'wrench' | 'key'
@@ -205,7 +196,7 @@ function Line({ held, means, keyMm, length, ended, titleOf, write, onWorked }: L
   const open = unfolded ?? (state !== 'done' && step !== undefined && spec.tick === undefined)
   return (
     <li>
-      <Mark shape={SHAPES[state]} size={22} label={state === 'done' ? `tight, ${ticked}` : state} />
+      <Mark shape={STEP_SHAPES[state]} size={22} label={state === 'done' ? `tight, ${ticked}` : state} />
       <div>
         <Head>
           <span>

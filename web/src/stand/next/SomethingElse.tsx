@@ -1,16 +1,12 @@
 import type { Turn } from '@overhaul/core/dial-in/turn'
-import { showQuantity } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
 import { Press } from '../../ui/Press.tsx'
+import { Stepper } from '../../ui/Stepper.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { BACK, Ends, type NextProps } from './parts.tsx'
-
-const Stepper = styled.div`
-  display: contents;
-`
 
 const Steppers = styled.div`
   display: grid;
@@ -59,30 +55,23 @@ export function SomethingElse({
   return (
     <>
       <Steppers>
-        {job.model.adjusters.map((spec) => {
-          const amount = amounts[spec.id] ?? 0
-          const step = (by: number) =>
-            setAmounts({ ...amounts, [spec.id]: Number((amount + by * spec.step).toFixed(4)) })
-          return (
-            <Stepper key={spec.id}>
-              <span>{amount < 0 ? spec.minus : spec.plus}</span>
-              <Press aria-label={`${spec.title} less`} onPress={() => step(-1)}>
-                −
-              </Press>
-              <output>{amount === 0 ? '0' : showQuantity(Math.abs(amount), spec.unit, length)}</output>
-              <Press aria-label={`${spec.title} more`} onPress={() => step(1)}>
-                +
-              </Press>
-              {spec.travel === undefined ? (
-                <span />
-              ) : (
-                <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
-                  stopped at its end
-                </Tick>
-              )}
-            </Stepper>
-          )
-        })}
+        {job.model.adjusters.map((spec) => (
+          <Stepper
+            key={spec.id}
+            spec={spec}
+            amount={amounts[spec.id] ?? 0}
+            length={length}
+            onAmount={(amount) => setAmounts({ ...amounts, [spec.id]: amount })}
+          >
+            {spec.travel === undefined ? (
+              <span />
+            ) : (
+              <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
+                stopped at its end
+              </Tick>
+            )}
+          </Stepper>
+        ))}
       </Steppers>
       <Ends>
         <Press go data-ends="" onPress={log}>
