@@ -78,7 +78,12 @@ export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean):
 
 export const DISC_FASTENERS: readonly FastenerSpec[] = [
   AXLE,
-  fastener('rotor', ['confirm:rotor-loosened'], { id: 'rotor bolts', bolt: M5, tool: 'star key T25, or 4 mm hex key' }),
+  fastener('rotor', ['confirm:rotor-loosened'], {
+    id: 'rotor bolts',
+    bolt: M5,
+    tool: 'star key T25, or 4 mm hex key',
+    rule: 'in a star, two rounds; medium threadlocker, fresh; never grease',
+  }),
   LEVER_CLAMP,
   fastener('bracket', ['confirm:bracket-loosened'], {
     id: 'bracket bolts',

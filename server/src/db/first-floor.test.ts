@@ -78,6 +78,13 @@ describe('a database of the first floor', () => {
     }
   })
 
+  it('gives every bicycle of then a code of its own', async () => {
+    const bicycles: { code: string | null }[] = await get('bicycles')
+    expect(bicycles.length).toBeGreaterThan(0)
+    for (const { code } of bicycles) expect(code).toMatch(/^[2-9B-Z]{5}$/)
+    expect(new Set(bicycles.map(({ code }) => code)).size).toBe(bicycles.length)
+  })
+
   it('prints a released job without steps that came later', async () => {
     const released = EXPECTED.find((each) => each.releasedAt) as ExpectedJob
     const jobs: { id: string; number: number }[] = await get('jobs')

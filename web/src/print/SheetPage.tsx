@@ -40,6 +40,11 @@ const Columned = styled(Cautions)`
   }
 `
 
+const PAPERS = [
+  { id: 'a4', title: 'PDF, A4' },
+  { id: 'letter', title: 'PDF, letter' },
+] as const
+
 /** The job sheet: result and readings first, the brake drawn, what was done, cautions; every entry behind it if wanted. */
 export default function SheetPage() {
   const { jobId = '' } = useParams()
@@ -67,7 +72,14 @@ export default function SheetPage() {
         <Press go onPress={() => window.print()}>
           Print
         </Press>
-        <LinkPress href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}${whole ? '&whole=true' : ''}`}>As PDF</LinkPress>
+        {PAPERS.map(({ id, title }) => (
+          <LinkPress
+            key={id}
+            href={`/api/jobs/${jobId}/sheet.pdf?unit=${length}&paper=${id}${whole ? '&whole=true' : ''}`}
+          >
+            {title}
+          </LinkPress>
+        ))}
         <OnOff on={whole} onChange={setWhole}>
           With every entry
         </OnOff>

@@ -67,6 +67,7 @@ function Place({ job, length, write, onWorked, rider }: NotesProps & { readonly 
   const moves = leverMoves(fit.value, job.screw)
   const bite = lastReading(job.state, 'biteTravel')
   const learnt = sayScrew(job.screw)
+  const throwWanted = lastSeen(job.state, 'throwWanted')
   const next = fit.value.fingers === 1 ? 'middle' : 'ring'
   return (
     <>
@@ -95,6 +96,13 @@ function Place({ job, length, write, onWorked, rider }: NotesProps & { readonly 
       {angle && (
         <p>
           {`Blade ${angle.wantedDeg.toFixed(0)}° below level puts forearm, wrist and finger in one line${angle.nowDeg === undefined ? '' : `; it stands at ${angle.nowDeg.toFixed(0)}°`}.`}
+        </p>
+      )}
+      {throwWanted && (
+        <p>
+          {throwWanted === 'short'
+            ? 'A short throw is wanted: at Bite, choose a school that bites earlier.'
+            : 'A long throw is wanted: at Bite, choose a school that bites later.'}
         </p>
       )}
       {learnt && (

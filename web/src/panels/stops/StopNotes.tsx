@@ -4,8 +4,11 @@ import { parseNumber } from '@overhaul/core/quantity/number'
 import { parseQuantity } from '@overhaul/core/quantity/quantity'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { lastSeen } from '@overhaul/core/stand/fold'
 import { useMemo } from 'react'
 import { useKept } from '../../data/use-kept.ts'
+import { Row } from '../../ui/layout.ts'
+import { Toggles } from '../../ui/Toggles.tsx'
 import { Cautions, Label } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { Beside } from './Beside.tsx'
@@ -68,6 +71,15 @@ export function StopNotes({ job, jobId, length, write, onWorked }: NotesProps) {
               stands against riding it. {CAUTIONS.walking.text}
             </li>
           </Cautions>
+          <Row>
+            <Label>Rider to the throw</Label>
+            <Toggles
+              label="rider to the throw"
+              options={(job.kit.seeing('throwSaid')?.options ?? []).map(({ id, title }) => ({ id, title }))}
+              value={lastSeen(state, 'throwSaid') ?? ''}
+              onChange={(value) => write([{ kind: 'reading', reading: 'throwSaid', value, unit: '' }])}
+            />
+          </Row>
           <Setting set={set} onLay={lay} length={length} />
           <ByMark
             jobId={jobId}
