@@ -78,11 +78,13 @@ export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean):
 
 export const DISC_FASTENERS: readonly FastenerSpec[] = [
   AXLE,
-  fastener('rotor', ['confirm:rotor-loosened'], {
+  fastener('rotor', ['confirm:rotor-loosened', 'swap:rotor'], {
     id: 'rotor bolts',
     bolt: M5,
     tool: 'star key T25, or 4 mm hex key',
     rule: 'in a star, two rounds; medium threadlocker, fresh; never grease',
+    // Where the rotor is changed the star of that work tightens them.
+    when: ({ work }) => work !== 'new-rotor',
   }),
   LEVER_CLAMP,
   fastener('bracket', ['confirm:bracket-loosened'], {
@@ -145,7 +147,7 @@ export const tickSteps = (fasteners: readonly FastenerSpec[]): readonly StepSpec
         remedy: 'Stripped, too long or too short: replace it, and tighten that to its figure.',
         stop: true,
       },
-      when: (here) => here.happened(spec.loosenedBy),
+      when: (here) => here.happened(spec.loosenedBy) && (spec.when?.(here) ?? true),
     }))
 
 /** Each tick, and each torque that was logged, stands on what leaves its fastener loose. */

@@ -19,6 +19,7 @@ export interface FastenerSpec {
   readonly tick?: string
   /** What leaves it loose. */
   readonly loosenedBy: readonly Fact[]
+  /** Where a step of its own is made for it only then: in other jobs a step of the work tightens it. */
   readonly when?: (here: Circumstances) => boolean
 }
 

@@ -12,6 +12,7 @@ import { confirm, HARDWARE, measured, reading, refusal, SOUND, seen, turn, writt
 import { FAMILIES } from '../workshop/families.ts'
 import { hardwareAfter, openJob, openStand } from '../workshop/open.ts'
 import { fastenersOf } from './fasteners.ts'
+import { stepsOn } from './status.ts'
 
 const RELEASE: EntryBody = { kind: 'release', initials: '7' }
 const torque = (fastener: string, valueNm: number): EntryBody => ({ kind: 'torque', fastener, valueNm })
@@ -74,6 +75,20 @@ describe('every fastener of a brake', () => {
   it('a torque ticks only a step made for that bolt; a step of the brake’s own asks more', () => {
     const loose = [...SOUND, turn('anchor', 1)]
     expect(stateOf([...loose, torque('anchor', 7)], 'anchor')).toMatchObject({ state: 'recheck', torqueNm: 7 })
+  })
+
+  it('a rotor replaced in any job is tightened in it; where that is the job, its own star is the tick', () => {
+    const disc: Hardware = { family: 'disc-fixed-pad', end: 'front', dimensions: {} }
+    const swapped: EntryBody = { kind: 'swap', part: 'rotor', to: 'new' }
+    const ids = (bodies: readonly EntryBody[]) => stepsOn(at(bodies, disc)).map(({ id }) => id)
+    expect(ids([])).not.toContain('tight-rotor-bolts')
+    expect(ids([swapped])).toContain('tight-rotor-bolts')
+    expect(stateOf([swapped], 'rotor bolts', disc)?.state).toBe('open')
+    const changing = [seen('work', 'new-rotor'), swapped, confirm('rotor-star')]
+    expect(ids(changing)).toContain('rotor-star')
+    expect(ids(changing)).not.toContain('tight-rotor-bolts')
+    const loose = at([...changing, confirm('rotor-loosened')], disc)
+    expect(loose.state.confirmed['rotor-star']?.status).toBe('recheck')
   })
 
   it('loose is said only of what this brake has', () => {

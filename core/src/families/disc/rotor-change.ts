@@ -251,7 +251,7 @@ export const CHANGE_GRAPH: Graph = {
   'confirm:rotor-off': ['swap:wheel'],
   'reading:rotorWay': ['confirm:rotor-off', 'swap:rotor'],
   'reading:rotorThreads': ['confirm:rotor-off', 'swap:rotor'],
-  'confirm:rotor-star': ['confirm:rotor-off', 'swap:rotor', 'reading:rotorThreads'],
+  'confirm:rotor-star': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-loosened', 'reading:rotorThreads'],
   'confirm:rotor-wiped': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-star'],
   'confirm:wheel-seated': ['confirm:rotor-off'],
   'confirm:axle-nuts': ['confirm:rotor-off', 'confirm:wheel-seated', 'confirm:axle-noted'],
