@@ -31,9 +31,11 @@ const BODIES: readonly EntryBody[] = [
 ]
 
 /** Entries of two hands, some written without having seen the last. */
-const told = (bodies: readonly EntryBody[], hands: readonly number[]): readonly Entry[] =>
-  written(...bodies).map((entry, index) => ({
+const told = (bodies: readonly EntryBody[], hands: readonly number[], waiting = 0): readonly Entry[] =>
+  written(...bodies).map(({ seq, ...entry }, index) => ({
     ...entry,
+    // The last of them wait to be written: they have no place in the log yet.
+    ...(index < bodies.length - waiting && { seq }),
     // Only what is there can be struck.
     ...(entry.kind === 'correction' && { strikes: `entry-${1 + ((hands[index] ?? 0) % Math.max(1, index))}` }),
     by: String((hands[index] ?? 0) % 2),
@@ -45,9 +47,10 @@ it('a stand read on entry by entry is the stand of them all', () => {
     fc.property(
       fc.array(fc.constantFrom(...BODIES), { maxLength: 40 }),
       fc.array(fc.nat(7), { minLength: 40, maxLength: 40 }),
-      (bodies, hands) => {
+      fc.nat(6),
+      (bodies, hands, waiting) => {
         const begins = bodies.findIndex(({ kind }) => kind !== 'correction')
-        const log = begins < 0 ? [] : told(bodies.slice(begins), hands)
+        const log = begins < 0 ? [] : told(bodies.slice(begins), hands, waiting)
         let stand = expectOk(openStand(HARDWARE, []))
         for (const entry of log) stand = expectOk(standAfter(stand, entry))
         const whole = expectOk(openStand(HARDWARE, log))

@@ -90,12 +90,13 @@ export const inOrder = (entries: readonly Entry[]): readonly Entry[] =>
 const sameHand = (a: Entry, b: Entry): boolean => a.by === b.by && a.device === b.device
 
 /** The first turn by another hand after what the author of a reading had seen. */
-function unseenBy(turns: readonly Entry[], entry: Entry): Entry | undefined {
+function unseenBy(before: readonly Entry[], entry: Entry): Entry | undefined {
   let unseen: Entry | undefined
-  for (let at = turns.length - 1; at >= 0; at -= 1) {
-    const turn = turns[at] as Entry
-    if (turn.seq !== undefined && turn.seq <= (entry.basedOn as number)) break
-    if (turn.seq !== undefined && !sameHand(turn, entry)) unseen = turn
+  for (let at = before.length - 1; at >= 0; at -= 1) {
+    const each = before[at] as Entry
+    if (each.seq === undefined) continue
+    if (each.seq <= (entry.basedOn as number)) break
+    if (each.kind === 'turn' && !sameHand(each, entry)) unseen = each
   }
   return unseen
 }
@@ -279,13 +280,11 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
   return settledState(draft, line, standing, adjustersIn(model, standing), lastSeq)
 }
 
-/** Whether an entry only goes on from a stand: it strikes nothing, and comes after everything there is. */
+/** Whether an entry only goes on from a stand: it strikes nothing, and comes after everything there is. One that waits comes last. */
 export const goesOn = ({ line }: StandState, entry: Entry): boolean => {
   const last = line.at(-1)?.entry
   return (
-    entry.kind !== 'correction' &&
-    entry.seq !== undefined &&
-    (last === undefined || (last.seq !== undefined && last.seq < entry.seq))
+    entry.kind !== 'correction' && (last === undefined || entry.seq === undefined || (last.seq ?? Infinity) < entry.seq)
   )
 }
 
@@ -294,9 +293,8 @@ export const goesOn = ({ line }: StandState, entry: Entry): boolean => {
  * `model` may be another than before, where the entry measured the hardware.
  */
 export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: Entry, sameModel: boolean): StandState {
-  const turns = entry.kind === 'reading' && entry.basedOn !== undefined ? turnsAfter(state.standing, entry.basedOn) : []
-  const late = turns.length > 0 ? unseenBy(turns, entry) : undefined
-  const { line, standing, lastSeq: _, adjusters, ended: ending, released: __, closed: ___, ...facts } = state
+  const late = entry.kind === 'reading' && entry.basedOn !== undefined ? unseenBy(state.standing, entry) : undefined
+  const { line, standing, lastSeq, adjusters, ended: ending, released: __, closed: ___, ...facts } = state
   const earlier: Record<string, number[]> = { ...(facts.earlier as Record<string, number[]>) }
   if (entry.kind === 'reading' && earlier[entry.reading]) earlier[entry.reading] = [...(earlier[entry.reading] ?? [])]
   const draft: Draft = {
@@ -323,19 +321,8 @@ export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: En
     [...line, { entry, ...(late && { overtakenBy: late }) }],
     nowStanding,
     nowAdjusters,
-    entry.seq ?? 0,
+    entry.seq ?? lastSeq,
   )
-}
-
-/** Turns after a place in the log, oldest first. */
-function turnsAfter(standing: readonly Entry[], seq: number): readonly Entry[] {
-  const turns: Entry[] = []
-  for (let at = standing.length - 1; at >= 0; at -= 1) {
-    const entry = standing[at] as Entry
-    if ((entry.seq ?? 0) <= seq) break
-    if (entry.kind === 'turn') turns.unshift(entry)
-  }
-  return turns
 }
 
 type AdjusterLike = BrakeModel['adjusters'][number]
