@@ -1,6 +1,6 @@
-import type { Outcome } from '@overhaul/core/outcome/outcome'
+import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
-import type { Job } from '@overhaul/core/run-sheet/job'
+import { type Job, workOut } from '@overhaul/core/run-sheet/job'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { sayAct } from '@overhaul/core/run-sheet/say'
 import { openJob } from '@overhaul/core/workshop/open'
@@ -8,15 +8,14 @@ import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
 import type { OpenJob } from './ledger.ts'
 
-/** An open job worked out from its log. */
-export const workedJob = ({
-  hardware,
-  entries: log,
-  learnt,
-}: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): Outcome<Job> => openJob(hardware, log, learnt)
+type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'learnt' | 'stand'>
+
+/** An open job worked out from its stand where that is held, otherwise from its log. */
+export const workedJob = ({ hardware, entries: log, learnt, stand }: Workable): Outcome<Job> =>
+  stand ? ok(workOut(stand, learnt)) : openJob(hardware, log, learnt)
 
 /** What the rack tells of a job, and the entry up to which it is true. */
-export function summaryOf(open: Pick<OpenJob, 'hardware' | 'entries' | 'learnt'>): JobSummary {
+export function summaryOf(open: Workable): JobSummary {
   const seq = open.entries.at(-1)?.seq ?? 0
   const worked = workedJob(open)
   if (!worked.ok) return { stations: [], nextSay: worked.error.message, seq }
