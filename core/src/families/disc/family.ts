@@ -123,7 +123,7 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
     sections: (at) => [
       { title: 'Gaps at the rotor', lines: gapLines(kind, at) },
       { title: 'Bracket and spacers', lines: stackLines(at) },
-      { title: 'Bedding-in', lines: beddingLines(at, NEW_WORKS.has(at.seen(WORK) ?? '')) },
+      { title: 'Bedding-in', lines: beddingLines(at, NEW_WORKS.has(at.seen(WORK) ?? '')), forRider: true },
     ],
     drawings: async () => (await import('./drawings/drawings.ts')).discDrawings(kind),
   }

@@ -1,3 +1,4 @@
+import { biteReading } from '../../bench/bite.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
 import { CLEAR_LIMIT, COVER_LIMIT, HUNG_LIMIT } from '../../stack/limits.ts'
@@ -64,17 +65,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
       sd: 0.3,
     },
   ),
-  {
-    id: 'biteTravel',
-    title: 'bite',
-    shorthand: 'bite',
-    unit: 'mm',
-    min: 0,
-    max: 120,
-    sd: 1.5,
-    instrument: 'rule',
-    how: 'Squeeze slowly; finger travel when both pads press, not when the first one touches.',
-  },
+  biteReading('Squeeze slowly; finger travel when both pads press, not when the first one touches.'),
   compound('padFixed', 'fixed or inner pad, compound', 'pfix'),
   compound('padMoving', 'moving or outer pad, compound', 'pmov'),
   clear('bodyClearTop', 'body clear above the rotor', 'btop', 'Rotor’s edge to the body of the caliper'),

@@ -1,6 +1,7 @@
 import type { Graph } from '../../brake/graph.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Circumstances, StepSpec } from '../../brake/step.ts'
+import { TORQUES } from '../../reference/torques.ts'
 import { starOrder } from './star.ts'
 
 /** The work of changing a rotor. */
@@ -15,8 +16,9 @@ const onMotor = (here: Circumstances): boolean => changingRotor(here) && here.tr
 
 /** Bolts a rotor usually has, until they are counted. */
 export const USUAL_BOLTS = 6
-/** Tightened in two rounds, N·m. Common practice. */
-export const ROTOR_NM = { low: 4, high: 6 } as const
+const [low, high] = TORQUES.rotor.nm
+/** Tightened in two rounds, N·m. */
+export const ROTOR_NM = { low, high } as const
 
 const rule = lengths(0.3)
 

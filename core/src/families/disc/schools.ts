@@ -1,29 +1,15 @@
+import { BENCH_HABIT, ridersChoice, thirdOfTravel } from '../../bench/bite.ts'
 import type { Setting } from '../../brake/model.ts'
 import type { ChosenSchool, ChosenSchools, SchoolSpec } from '../../brake/school.ts'
-import type { Source } from '../../calculation/source.ts'
 import { cableFromTravel, fingerTravel, type Lever } from '../../mechanics/lever.ts'
-
-const COMMON: Source = { kind: 'common-practice', title: 'Bench habit' }
 
 /** Where a disc shall bite: both pads pressing. */
 export const DISC_BITE: SchoolSpec = {
   id: 'bite',
   title: 'bite',
   options: [
-    {
-      id: 'third',
-      title: 'third of the travel',
-      says: 'Both pads press about one third of the way to the bar.',
-      source: COMMON,
-      amount: { unit: '', usual: 1 / 3, min: 0.1, max: 0.7 },
-    },
-    {
-      id: 'rider',
-      title: 'rider’s choice',
-      says: 'Small hands want it short, others long.',
-      source: COMMON,
-      amount: { unit: 'mm', usual: 20, min: 5, max: 60 },
-    },
+    thirdOfTravel('Both pads press about one third of the way to the bar.'),
+    ridersChoice('Small hands want it short, others long.'),
   ],
 }
 
@@ -36,21 +22,21 @@ export const FIXED_GAP: SchoolSpec = {
       id: 'float',
       title: 'squeeze and tighten',
       says: 'Fixed pad wound in, caliper floated by a squeeze and tightened, then the pad backed off: that step makes the gap.',
-      source: COMMON,
+      source: BENCH_HABIT,
       amount: { unit: 'mm', usual: 0.15, min: 0.05, max: 0.5 },
     },
     {
       id: 'quarter',
       title: 'wind in, back a quarter',
       says: 'To contact, then a quarter turn out: a quarter of the thread’s pitch.',
-      source: COMMON,
+      source: BENCH_HABIT,
       amount: { unit: '', usual: 0.25, min: 0.05, max: 1 },
     },
     {
       id: 'clicks',
       title: 'clicks',
       says: 'To contact, then two or three clicks out, by the same feel of the hand on both knobs.',
-      source: COMMON,
+      source: BENCH_HABIT,
       amount: { unit: '', usual: 3, min: 1, max: 16 },
     },
   ],

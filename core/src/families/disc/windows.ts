@@ -1,3 +1,4 @@
+import { reserveWindow } from '../../bench/bite.ts'
 import { COMMON_READINGS } from '../../bench/readings.ts'
 import type { Dimensions } from '../../brake/dimension.ts'
 import type { BrakeModel, Known } from '../../brake/model.ts'
@@ -138,15 +139,12 @@ export const discWindows =
           },
         ],
       },
-      reserve: {
-        reading: 'reserve',
-        low: RESERVE_MARGIN_MM,
-        high: reach,
-        target: Math.max(RESERVE_MARGIN_MM, reach - stretchMm - bite.target),
-        wallLow: RESERVE_MARGIN_MM,
-        unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less to the bar` },
-        because: [{ text: `At a hard squeeze ${RESERVE_MARGIN_MM} mm are kept from the bar.`, source: OURS }],
-      },
+      reserve: reserveWindow(
+        reach,
+        Math.max(RESERVE_MARGIN_MM, reach - stretchMm - bite.target),
+        `At a hard squeeze ${RESERVE_MARGIN_MM} mm are kept from the bar.`,
+        OURS,
+      ),
       ...(bothMove && {
         gapDifference: {
           reading: 'gapDifference',

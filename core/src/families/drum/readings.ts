@@ -1,3 +1,4 @@
+import { biteReading } from '../../bench/bite.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
@@ -47,17 +48,7 @@ const angle = (id: string, title: string, shorthand: string, how: string): Readi
 
 /** What is measured at a drum. Uncertainties are common practice with no source. */
 export const DRUM_READINGS: readonly ReadingSpec[] = [
-  {
-    id: 'biteTravel',
-    title: 'bite',
-    shorthand: 'bite',
-    unit: 'mm',
-    min: 0,
-    max: 120,
-    sd: 1.5,
-    instrument: 'rule',
-    how: 'Squeeze slowly, a hand on the turning wheel: finger travel at which the brake takes hold.',
-  },
+  biteReading('Squeeze slowly, a hand on the turning wheel: finger travel at which the brake takes hold.'),
   angle(
     'armAtRest',
     'arm from the ridge, at rest',

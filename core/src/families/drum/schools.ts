@@ -1,36 +1,22 @@
+import { BENCH_HABIT, ridersChoice, thirdOfTravel } from '../../bench/bite.ts'
 import type { Setting } from '../../brake/model.ts'
 import type { ChosenSchools, SchoolSpec } from '../../brake/school.ts'
 import { RESERVE_MARGIN_MM } from '../../brake/window.ts'
-import type { Source } from '../../calculation/source.ts'
 import { cableFromTravel, type Lever, leverage } from '../../mechanics/lever.ts'
-
-const COMMON: Source = { kind: 'common-practice', title: 'Bench habit' }
 
 /** How far a drum’s cable is taken up. */
 export const DRUM_BITE: SchoolSpec = {
   id: 'bite',
   title: 'bite',
   options: [
-    {
-      id: 'third',
-      title: 'third of the travel',
-      says: 'The brake takes hold about one third of the way to the bar.',
-      source: COMMON,
-      amount: { unit: '', usual: 1 / 3, min: 0.1, max: 0.7 },
-    },
+    thirdOfTravel('The brake takes hold about one third of the way to the bar.'),
     {
       id: 'no-drag',
       title: 'in until it drags, back until it runs free',
       says: 'The barrel out until a shoe scrapes on the turning wheel, then in until it runs free.',
-      source: COMMON,
+      source: BENCH_HABIT,
     },
-    {
-      id: 'rider',
-      title: 'rider’s choice',
-      says: 'Small hands want it short, others long.',
-      source: COMMON,
-      amount: { unit: 'mm', usual: 20, min: 5, max: 60 },
-    },
+    ridersChoice('Small hands want it short, others long.'),
   ],
 }
 

@@ -1,3 +1,4 @@
+import { reserveWindow } from '../../bench/bite.ts'
 import { COMMON_READINGS } from '../../bench/readings.ts'
 import type { BrakeModel, Known } from '../../brake/model.ts'
 import { limitsOf, RESERVE_MARGIN_MM, type Window, type Windows } from '../../brake/window.ts'
@@ -76,15 +77,12 @@ export const drumWindows =
       biteTravel: bite,
       // As wide as the bite’s own, so that neither outweighs the other.
       shoesClear: { ...clear, high: clear.target + (clear.target - clear.low) + 20 },
-      reserve: {
-        reading: 'reserve',
-        low: RESERVE_MARGIN_MM,
-        high: reach,
-        target: Math.max(RESERVE_MARGIN_MM, reach - stretchMm - bite.target),
-        wallLow: RESERVE_MARGIN_MM,
-        unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less to the bar` },
-        because: [{ text: `At a hard squeeze ${RESERVE_MARGIN_MM} mm are kept from the bar.`, source: OURS }],
-      },
+      reserve: reserveWindow(
+        reach,
+        Math.max(RESERVE_MARGIN_MM, reach - stretchMm - bite.target),
+        `At a hard squeeze ${RESERVE_MARGIN_MM} mm are kept from the bar.`,
+        OURS,
+      ),
     }
     // Said only where even the best of what is believed leaves nothing: a doubt closes no window.
     const doubt = known ? DOUBTS * known.spread(BEFORE) : 0

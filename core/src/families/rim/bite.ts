@@ -1,6 +1,6 @@
+import { BENCH_HABIT, ridersChoice, thirdOfTravel } from '../../bench/bite.ts'
 import type { Throw } from '../../brake/model.ts'
 import type { ChosenSchool, SchoolSpec } from '../../brake/school.ts'
-import type { Source } from '../../calculation/source.ts'
 import { bisect } from '../../mechanics/bisect.ts'
 import { cableFromTravel, fingerTravel } from '../../mechanics/lever.ts'
 
@@ -14,41 +14,27 @@ export interface RimThrow extends Throw {
 export const rimThrowOf = (brake: { readonly throw: Throw }): RimThrow | undefined =>
   'cableForGap' in brake.throw ? (brake.throw as RimThrow) : undefined
 
-const COMMON: Source = { kind: 'common-practice', title: 'Bench habit' }
-
 /** Where the brake shall bite. All options name one and the same setting in their own words. */
 export const BITE: SchoolSpec = {
   id: 'bite',
   title: 'bite',
   options: [
-    {
-      id: 'third',
-      title: 'third of the travel',
-      says: 'The bite comes about one third of the way to the bar.',
-      source: COMMON,
-      amount: { unit: '', usual: 1 / 3, min: 0.1, max: 0.7 },
-    },
+    thirdOfTravel('The bite comes about one third of the way to the bar.'),
     {
       id: 'give-back',
       title: 'give back',
       says: 'Pull both pads to the rim, then let 4 mm of cable back through the anchor.',
-      source: COMMON,
+      source: BENCH_HABIT,
       amount: { unit: 'mm', usual: 4, min: 1, max: 20 },
     },
     {
       id: 'gap',
       title: 'gap-led',
       says: 'Each pad stands a set distance off the rim.',
-      source: COMMON,
+      source: BENCH_HABIT,
       amount: { unit: 'mm', usual: 1.5, min: 0.3, max: 4 },
     },
-    {
-      id: 'rider',
-      title: 'rider’s choice',
-      says: 'Pull in fully, back off a little, try it: small hands want it short, others long.',
-      source: COMMON,
-      amount: { unit: 'mm', usual: 20, min: 5, max: 60 },
-    },
+    ridersChoice('Pull in fully, back off a little, try it: small hands want it short, others long.'),
   ],
 }
 

@@ -1,3 +1,4 @@
+import { reserveWindow } from '../../bench/bite.ts'
 import { type Known, knownOf } from '../../brake/model.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { type ChosenSchool, type ChosenSchools, writeSchool } from '../../brake/school.ts'
@@ -225,15 +226,12 @@ export function windowsFor(
         },
       ],
     },
-    reserve: {
-      reading: 'reserve',
-      low: RESERVE_MARGIN_MM,
-      high: lever.reachMm,
-      target: lever.reachMm - setting.travelMm - stretchTravelMm,
-      wallLow: RESERVE_MARGIN_MM,
-      unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less to the bar` },
-      because: [{ text: `Never to the bar: ${RESERVE_MARGIN_MM} mm kept at a hard squeeze.`, source: OURS }],
-    },
+    reserve: reserveWindow(
+      lever.reachMm,
+      lever.reachMm - setting.travelMm - stretchTravelMm,
+      `Never to the bar: ${RESERVE_MARGIN_MM} mm kept at a hard squeeze.`,
+      OURS,
+    ),
     ...also,
   }
   const empty =

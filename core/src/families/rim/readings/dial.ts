@@ -1,3 +1,4 @@
+import { biteReading } from '../../../bench/bite.ts'
 import type { ReadingSpec, SeenSpec } from '../../../brake/reading.ts'
 
 /** What the dial-in goes by. Uncertainties are common practice with no source: what a feeler or a rule gives in greasy hands. */
@@ -24,17 +25,7 @@ export const DIAL_READINGS: readonly ReadingSpec[] = [
     instrument: 'feeler',
     how: 'Right pad to rim at the middle of the pad, the mean over one turn of the wheel.',
   },
-  {
-    id: 'biteTravel',
-    title: 'bite',
-    shorthand: 'bite',
-    unit: 'mm',
-    min: 0,
-    max: 120,
-    sd: 1.5,
-    instrument: 'rule',
-    how: 'Squeeze slowly; finger travel when the first pad touches the rim.',
-  },
+  biteReading('Squeeze slowly; finger travel when the first pad touches the rim.'),
 ]
 
 /** How far a spring’s centring screw stands in, on brakes that have one on that side. */
