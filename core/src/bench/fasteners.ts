@@ -159,13 +159,16 @@ export const fastenerGraph = (fasteners: readonly FastenerSpec[]): Graph =>
     return graph
   }, {})
 
+/** Whether a torque lies outside a figure. */
+export const isOff = (valueNm: number, { low, high }: Span): boolean => valueNm < low || valueNm > high
+
 /** A torque logged outside its maker’s figure is not tight, whatever was answered. Outside ours, from memory, it is said. */
 export function judgeTorques({ torques, makers, fasteners }: OnStand): Verdict | undefined {
   const logged = fasteners.flatMap((spec) => {
     const valueNm = torques[spec.id]
     return valueNm === undefined ? [] : [{ spec, valueNm, maker: makers[spec.id] }]
   })
-  const off = logged.find(({ valueNm, maker }) => maker && (valueNm < maker.low || valueNm > maker.high))
+  const off = logged.find(({ valueNm, maker }) => maker && isOff(valueNm, maker))
   if (off?.maker) {
     const tight = off.valueNm > off.maker.high
     return {
@@ -176,9 +179,7 @@ export function judgeTorques({ torques, makers, fasteners }: OnStand): Verdict |
         : `Tighten the ${off.spec.id} to ${span(off.maker)} and log it.`,
     }
   }
-  const ours = logged.find(
-    ({ spec, valueNm, maker }) => !maker && spec.nm && (valueNm < spec.nm.low || valueNm > spec.nm.high),
-  )
+  const ours = logged.find(({ spec, valueNm, maker }) => !maker && spec.nm && isOff(valueNm, spec.nm))
   return {
     state: 'well',
     say: '',

@@ -29,6 +29,8 @@ export interface WorkSpec {
 export interface Section {
   readonly title: string
   readonly lines: readonly string[]
+  /** Also handed to whoever rides it. */
+  readonly forRider?: true
 }
 
 /** A kind of brake: everything that differs from one to the next. The rooms above know only this. */

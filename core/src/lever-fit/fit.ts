@@ -244,3 +244,9 @@ export function leverMoves(fit: LeverFit, screw: ScrewEffect): readonly Move[] {
     ...(turns === 0 ? [] : [{ adjuster: REACH_SCREW, amount: turns, unit: 'turn' as const }]),
   ]
 }
+
+/** The same, as the brake stands; none where too little was measured of the lever, or it contradicts itself. */
+export function leverMovesAt(at: OnStand, screw: ScrewEffect): readonly Move[] {
+  const fit = leverFitAt(at)
+  return fit?.ok ? leverMoves(fit.value, screw) : []
+}

@@ -35,13 +35,13 @@ export interface StopFit {
 
 /** Slower than this it stands; a stop begins above this, m/s. Our choice. */
 const STANDS_MS = 0.5
-const BEGINS_MS = 2.5
+export const BEGINS_MS = 2.5
 /** The plateau leaves so much of the phase to building up and to the last of it. Our choice. */
 const EDGE = 0.15
 const FEWEST = 8
 const CONFIDENCE = 0.9
-/** Before the brake, this much of the trace tells how fast it rolled, s. */
-const BEFORE_S = 2
+/** The last of what rolled before the brake is nearest to what it met: so much of it, or what there is, s. */
+const BEFORE_S = 0.5
 
 /** Mean of a few neighbours, so that one slip does not end a stop. */
 function smoothed({ v }: Series): Float64Array {
@@ -157,10 +157,7 @@ const tooCoarse = (places: number): Outcome<never> =>
 
 /** Mean speed of what rolled before the brake, m/s; undefined where the trace begins with the brake. */
 function beforeBrake({ t, v }: Series, at: number): number | undefined {
-  const from = indexAt(t, (t[at] as number) - BEFORE_S)
-  // The last of it is nearest to what the brake met: half a second, or what there is.
-  const near = indexAt(t, (t[at] as number) - 0.5)
-  const places = v.subarray(Math.max(from, near), at + 1)
+  const places = v.subarray(indexAt(t, (t[at] as number) - BEFORE_S), at + 1)
   return places.length < 3 ? undefined : places.reduce((sum, each) => sum + each, 0) / places.length
 }
 

@@ -1,4 +1,5 @@
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
+import { UNITS } from '../quantity/quantity.ts'
 
 /** A wheel's or a bicycle's speed over time: seconds, metres a second; a place that was not read is left out. */
 export interface Series {
@@ -9,8 +10,8 @@ export interface Series {
 /** What a speed is written in; one metre a second is so much of it. */
 export const SPEED_UNITS = {
   'm/s': 1,
-  'km/h': 3.6,
-  mph: 3.6 / 1.609344,
+  'km/h': UNITS.ms.size / UNITS.kmh.size,
+  mph: UNITS.ms.size / UNITS.mph.size,
 } as const
 export type SpeedUnit = keyof typeof SPEED_UNITS
 

@@ -1,3 +1,4 @@
+import { isOff } from '../bench/fasteners.ts'
 import { type FastenerSpec, tickOf } from '../brake/fastener.ts'
 import type { Span } from '../brake/reading.ts'
 import type { Stand } from './stand.ts'
@@ -38,10 +39,9 @@ export function fastenersOf(stand: Stand): readonly FastenerStatus[] {
     const logged = stand.state.torques[spec.id]
     const standing = logged?.status === 'current' ? logged : undefined
     const maker = stand.makers[spec.id]
-    const isOff = standing && maker && (standing.value < maker.low || standing.value > maker.high)
     // The answer for all is taken back by one torque that is off; the others stand as they were answered.
     const answered = !tick && all?.status === 'current' && all.value ? 'done' : (by?.state ?? 'open')
-    const state = isOff ? 'out' : answered
+    const state = standing && maker && isOff(standing.value, maker) ? 'out' : answered
     const instrument = standing?.entry.kind === 'torque' ? standing.entry.instrument : undefined
     const loosens = spec.loosenedBy.find((fact) => fact.endsWith('-loosened'))?.replace('confirm:', '')
     return {

@@ -1,5 +1,6 @@
 import { WORK } from '../bench/work.ts'
 import { LOOSENED } from '../brake/acts.ts'
+import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { Circumstances, Say, Step, StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
@@ -17,6 +18,11 @@ const PARTS_OF_THE_RUN: readonly string[] = ['cable', 'housing', 'lever', 'brake
 export function circumstancesOf({ here, number, seen, plan, schools, family, state }: Stand): Circumstances {
   const work = seen(WORK) ?? family.works[0]?.id ?? ''
   const swapped = (part: string) => state.standing.some((entry) => entry.kind === 'swap' && entry.part === part)
+  const happened = (facts: readonly Fact[]) =>
+    state.standing.some((entry) => {
+      const fact = factOf(entry)
+      return fact !== undefined && facts.includes(fact)
+    })
   return {
     end: here.end,
     number,
@@ -27,17 +33,8 @@ export function circumstancesOf({ here, number, seen, plan, schools, family, sta
     cableAnew: work === 'fit' || PARTS_OF_THE_RUN.some(swapped),
     swapped,
     trait: (id) => here.traits[id],
-    loosened: (adjuster) =>
-      state.standing.some(
-        (entry) =>
-          (entry.kind === 'turn' && entry.adjuster === adjuster) ||
-          (entry.kind === 'confirm' && entry.step === LOOSENED[adjuster]),
-      ),
-    happened: (facts) =>
-      state.standing.some((entry) => {
-        const fact = factOf(entry)
-        return fact !== undefined && facts.includes(fact)
-      }),
+    loosened: (adjuster) => happened([`turn:${adjuster}`, `confirm:${LOOSENED[adjuster]}`]),
+    happened,
   }
 }
 

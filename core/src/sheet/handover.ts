@@ -26,7 +26,6 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
   const { family, hardware, here, state, advice } = job
   const { released, closed } = state
   const hand = HANDS[here.traits.frontHand ?? '']
-  const bedding = family.sections?.(job).find(({ title }) => title === 'Bedding-in')?.lines ?? []
   const skipped = job.kit.steps.flatMap(({ id, title }) => {
     const why = state.skipped[id]
     return why === undefined ? [] : [`${title}: ${why}`]
@@ -46,7 +45,7 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
       },
       { title: 'The brake', lines: family.opens ? [family.opens] : [] },
       { title: 'The wheel', lines: WHEEL_CLOSED },
-      { title: 'Bedding-in', lines: bedding },
+      ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
       { title: 'Left open', lines: skipped },
       {
         title: 'The next look',

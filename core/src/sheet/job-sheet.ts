@@ -208,20 +208,17 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     return said && at !== 'open' ? [`${upper(step.title)}: ${said}`] : []
   })
   const { released, closed } = state
+  const releasedBy = released && `Released by ${released.initials}, ${sayWhen(released.at)}`
+  const closedBy =
+    closed && `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
   const cautions = [...new Set<CautionId>(['maker', ...steps.flatMap(({ step }) => step.cautions)])]
   return {
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
     complaint: subject.complaint,
     school: kit.school('bite')?.options.find((each) => each.id === state.schools.bite?.option)?.title ?? '',
-    result: released
-      ? `Released by ${released.initials}, ${sayWhen(released.at)}`
-      : closed
-        ? `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
-        : 'Not released: work in progress, do not ride.',
-    ...(released && { released: `Released by ${released.initials}, ${sayWhen(released.at)}` }),
-    ...(closed && {
-      closed: `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`,
-    }),
+    result: releasedBy ?? closedBy ?? 'Not released: work in progress, do not ride.',
+    ...(releasedBy && { released: releasedBy }),
+    ...(closedBy && { closed: closedBy }),
     ...(released?.lookAgain && { lookAgain: sayDay(released.lookAgain) }),
     unfit: sayFindings(findingsOf(job, advice)).map(read),
     readings: readings.filter(({ mark }) => mark !== 'noted').map(({ isSeen: _, ...each }) => each),

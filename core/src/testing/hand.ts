@@ -1,4 +1,4 @@
-import { leverFitAt, leverMoves } from '../lever-fit/fit.ts'
+import { leverMovesAt } from '../lever-fit/fit.ts'
 import { WAYS, type WayId } from '../mount/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Job } from '../run-sheet/job.ts'
@@ -50,8 +50,7 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
         { kind: 'confirm', step: 'squeezes', count: 10 },
       ]
     case 'mend': {
-      const fit = next.step.id === 'lever-place' ? leverFitAt(job) : undefined
-      const moves = fit?.ok ? leverMoves(fit.value, job.screw) : []
+      const moves = next.step.id === 'lever-place' ? leverMovesAt(job, job.screw) : []
       return moves.length > 0
         ? moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
         : [{ kind: 'skip', step: next.step.id, reason: 'walked past' }]

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { End } from '@overhaul/core/brake/dimension'
 import type { RouteSegment } from '@overhaul/core/brake/route'
-import { leverFitAt, leverMoves } from '@overhaul/core/lever-fit/fit'
+import { leverMovesAt } from '@overhaul/core/lever-fit/fit'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
@@ -73,8 +73,7 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
     })
   switch (next.kind) {
     case 'mend': {
-      const fit = next.step.id === 'lever-place' ? leverFitAt(job) : undefined
-      const moves = fit?.ok ? leverMoves(fit.value, job.screw) : []
+      const moves = next.step.id === 'lever-place' ? leverMovesAt(job, job.screw) : []
       return moves.length > 0
         ? moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
         : [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]

@@ -18,8 +18,6 @@ const MARK_WORDS = {
   noted: 'noted',
 }
 const STEP_WORDS = { done: 'done', skipped: 'SKIPPED', recheck: 'recheck', out: 'out of window', open: 'open' }
-/** Letters of what is said beside the sheet’s own words. */
-const WORDS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789•·’.,:;()/-'
 const DRAWING_HIGH = 170
 /** Of what is read only when asked for, points. */
 const SMALL = 7
@@ -43,7 +41,7 @@ export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: S
   const page = await TypeSetter.start({
     title: sheet.heading,
     foot: `Overhaul job sheet · ${sheet.heading}`,
-    text: `${JSON.stringify({ ...sheet, drawing: undefined })}${WORDS}`,
+    text: JSON.stringify({ ...sheet, drawing: undefined }),
     paper,
     size: 8,
   })
@@ -118,7 +116,7 @@ export async function handoverPdf(
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
-    text: `${JSON.stringify(slip)}${WORDS}${code}${address ?? ''}${open.bicycle.name}`,
+    text: `${JSON.stringify(slip)}${code}${address ?? ''}${open.bicycle.name}`,
     paper,
     size: 10,
   })

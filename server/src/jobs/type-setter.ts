@@ -60,7 +60,7 @@ export class TypeSetter {
     const document = await PDFDocument.create()
     document.registerFontkit(fontkit)
     document.setTitle(title)
-    const faces = await layFaces(document, `${text}${title}${foot}0123456789[]+U ABCDEF`)
+    const faces = await layFaces(document, `${text}${title}${foot}`)
     return new TypeSetter(document, faces, foot, PAPERS[paper], size)
   }
 

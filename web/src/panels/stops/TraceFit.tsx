@@ -1,6 +1,6 @@
 import type { StopFit } from '@overhaul/core/prove/fit'
 import type { SpeedUnit } from '@overhaul/core/prove/series'
-import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import { type LengthUnit, unitOf } from '@overhaul/core/quantity/quantity'
 import { showSpeed, showWay } from '@overhaul/core/stand/describe'
 import { useRef, useState } from 'react'
 import { useMedia } from '../../app/settings.ts'
@@ -143,8 +143,8 @@ function Fitted({ stopped, fit, from, length, narrow, onMove, onBack }: FittedPr
   const line = [startS, endS].map((x) => ({ x, y: Math.max(0, at(x)) * MS_KMH }))
   const step = Math.max(1, Math.ceil(residuals.length / 300))
   const spread = residuals.filter((_, index) => index % step === 0).map(([x, r]) => ({ x, y: r * MS_KMH }))
-  const kmh = length === 'in' ? 1 / 1.609344 : 1
-  const scaled = (points: readonly { x: number; y: number }[]) => points.map(({ x, y }) => ({ x, y: y * kmh }))
+  const perKmh = length === 'in' ? 1 / unitOf('mph').size : 1
+  const scaled = (points: readonly { x: number; y: number }[]) => points.map(({ x, y }) => ({ x, y: y * perKmh }))
   const unit = length === 'in' ? 'mph' : 'km/h'
   const said = `${showSpeed(speedMs * MS_KMH, length)}, ${decelerationMs2.toFixed(2)} m/s² (${lowMs2.toFixed(2)} to ${highMs2.toFixed(2)}, 9 in 10), ${showWay(distanceM, length)} from where the brake holds`
   return (

@@ -1,5 +1,5 @@
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import { fitStop, indexAt, type Stop, type StopFit, stopsIn } from '@overhaul/core/prove/fit'
+import { BEGINS_MS, fitStop, indexAt, type Stop, type StopFit, stopsIn } from '@overhaul/core/prove/fit'
 import { type Pulses, pulsesOf, seriesOfPulses } from '@overhaul/core/prove/logger'
 import { type Read, type Series, type SpeedUnit, seriesOfRows, seriesOfTrack } from '@overhaul/core/prove/series'
 import { loggerLines } from '@overhaul/core/simulate/stop-run'
@@ -57,7 +57,7 @@ function traced(read: Outcome<Read>, pulses?: Pulses): Outcome<Traced> {
     return refuse(
       'no-stop',
       'file',
-      `This trace has no stop in it: it never comes from 9 km/h or more to a standstill. It runs to ${(Math.max(0, ...Array.from(series.v.subarray(0, 5000))) * 3.6).toFixed(0)} km/h, read as ${unit}.`,
+      `This trace has no stop in it: it never comes from ${BEGINS_MS * 3.6} km/h or more to a standstill. It runs to ${(Math.max(0, ...Array.from(series.v.subarray(0, 5000))) * 3.6).toFixed(0)} km/h, read as ${unit}.`,
     )
   held = { read: read.value, ...(pulses && { pulses }) }
   return ok({
