@@ -91,14 +91,16 @@ export const WEB: Arrows = {
 /** Inside the server: one folder a resource. */
 export const SERVER: Arrows = {
   main: ['app'],
-  app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs', 'tags'],
+  app: ['bench', 'bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs', 'tags'],
   db: [],
-  bicycles: ['app', 'brakes', 'db', 'jobs'],
+  bench: ['db', 'drawer', 'print'],
+  print: [],
+  bicycles: ['app', 'bench', 'brakes', 'db', 'jobs'],
   brakes: ['app', 'db', 'jobs'],
   calculations: ['app'],
   drawer: ['app', 'db'],
   families: [],
-  jobs: ['app', 'db', 'drawer', 'tags'],
+  jobs: ['app', 'bench', 'db', 'tags'],
   tags: ['app', 'db'],
   demo: ['db'],
 }

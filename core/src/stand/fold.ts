@@ -71,15 +71,6 @@ export interface StandState {
 
 export type Ending = EntryOf<'release'> | EntryOf<'close'>
 
-/** What ended the job, as its log stands. */
-export function endingOf(entries: readonly Entry[]): Ending | undefined {
-  const ordered = inOrder(entries)
-  const struck = strikes(ordered)
-  return ordered.findLast(
-    (entry): entry is Ending => (entry.kind === 'release' || entry.kind === 'close') && !struck.has(entry.id),
-  )
-}
-
 /** Log order: the server's seq first, then entries still waiting, as they were made. */
 export const inOrder = (entries: readonly Entry[]): readonly Entry[] =>
   entries

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
 import staticGzip from 'express-static-gzip'
+import type { Benches } from '../bench/benches.ts'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
 import { calculationRoutes } from '../calculations/calculations.ts'
@@ -83,6 +84,7 @@ const onUnknown: RequestHandler = (request) => {
 
 export interface Served {
   readonly store: Store
+  readonly benches: Benches
   readonly ledger: Ledger
   readonly streams: Streams
   readonly drawer: Drawer
@@ -103,7 +105,7 @@ const compressed = (folder: string): RequestHandler =>
   })
 
 /** The HTTP face of the workshop. No formula lives here. */
-export function createApp({ store, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
+export function createApp({ store, benches, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(headers)
@@ -123,7 +125,7 @@ export function createApp({ store, ledger, streams, drawer, hosts, door, places,
   app.use('/api/tags', tagRoutes(store, places))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())
-  app.use('/api/jobs', jobRoutes(store, ledger, streams, drawer, places))
+  app.use('/api/jobs', jobRoutes(store, benches, ledger, streams, places))
   app.use('/api/drawer', drawerRoutes(drawer))
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)

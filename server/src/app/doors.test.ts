@@ -127,11 +127,13 @@ describe('a stream nobody reads', () => {
   }
   const note = (seq: number): Entry => ({ ...entry({ kind: 'note', text: 'x'.repeat(1900) }), seq }) as Entry
 
-  it('is closed before a megabyte waits in it, and the others go on', () => {
+  const nothing = async (): Promise<readonly Entry[]> => []
+
+  it('is closed before a megabyte waits in it, and the others go on', async () => {
     const streams = new Streams()
     const [deaf, heard] = [new Deaf(), new Deaf()]
-    streams.open('job', deaf as never, [])
-    streams.open('job', heard as never, [])
+    await streams.open('job', deaf as never, 0, nothing, 0)
+    await streams.open('job', heard as never, 0, nothing, 0)
     for (let seq = 1; seq <= 2000; seq += 1) {
       heard.writableLength = 0
       streams.publish('job', [note(seq)])
@@ -142,12 +144,36 @@ describe('a stream nobody reads', () => {
     heard.destroy()
   })
 
-  it('one that opens it with more behind it than that is closed as well', () => {
+  it('one that opens it with more behind it than that is closed as well', async () => {
     const deaf = new Deaf()
     const missed = Array.from({ length: 2000 }, (_, index) => note(index + 1))
-    new Streams().open('job', deaf as never, missed)
+    await new Streams().open('job', deaf as never, 0, async () => missed, 2000)
     expect(deaf.writableLength).toBeLessThan(1024 * 1024)
     deaf.destroy()
+  })
+
+  it('what is written while a screen is told what it missed is heard once, after it', async () => {
+    const streams = new Streams()
+    const screen = new Deaf()
+    let said = ''
+    screen.write = (text: string) => {
+      said += text
+      return true
+    }
+    const log = [note(1), note(2)]
+    // The log is read, and the third entry is written and told before the screen hears the first two.
+    const read = async (after: number) => {
+      const missed = log.filter(({ seq = 0 }) => seq > after)
+      if (log.length === 2) {
+        log.push(note(3))
+        streams.publish('job', [note(3)])
+      }
+      return missed
+    }
+    await streams.open('job', screen as never, 0, read, 2)
+    streams.publish('job', [note(4)])
+    expect(said.match(/^id: \d+$/gm)).toEqual(['id: 1', 'id: 2', 'id: 3', 'id: 4'])
+    screen.destroy()
   })
 
   it('a screen that saw more than the log has is told to read it anew', async () => {

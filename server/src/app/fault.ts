@@ -33,7 +33,7 @@ const CONFLICTS = new Set([
   'log-behind',
 ])
 
-const MISSING = new Set(['no-such-part', 'no-such-job'])
+const MISSING = new Set(['no-such-part', 'no-such-job', 'unknown-job'])
 
 export const statusOf = ({ code }: Fault): number => (MISSING.has(code) ? 404 : CONFLICTS.has(code) ? 409 : 400)
 

@@ -1,6 +1,7 @@
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { Benches } from '../bench/benches.ts'
 import { backUpDaily } from '../db/backups.ts'
 import { isUntouched, openStore } from '../db/store.ts'
 import { Drawer } from '../drawer/drawer.ts'
@@ -60,13 +61,24 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   }
   const store = await openStore(settings.data, settings.mostMb)
   if (!store.ok) return letGo(store)
-  const ledger = new Ledger(store.value)
+  const benches = new Benches(settings.data)
+  const ledger = new Ledger(store.value, benches)
   const streams = new Streams()
   const drawer = new Drawer(store.value)
   const hosts = settings.share ? networkAddresses() : [settings.host]
   const door = new Door(settings.data, settings.share)
   const places = () => (settings.share ? networkAddresses().map((each) => `http://${each}:${listening.value}`) : [])
-  const app = createApp({ store: store.value, ledger, streams, drawer, hosts, door, places, ...(web && { web }) })
+  const app = createApp({
+    store: store.value,
+    benches,
+    ledger,
+    streams,
+    drawer,
+    hosts,
+    door,
+    places,
+    ...(web && { web }),
+  })
   server.removeAllListeners('request').on('request', app)
   const stopBackups = backUpDaily(settings.data)
   return ok({
@@ -76,6 +88,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
       streams.close()
       await hangUp()
       await ledger.flush().catch((error) => console.error(error))
+      await benches.close()
       await store.value.close()
     },
   })

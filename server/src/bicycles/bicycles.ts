@@ -9,13 +9,13 @@ import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
+import { LAST_SEQ } from '../bench/summary.ts'
 import { HARDWARE } from '../brakes/hardware-schema.ts'
 import { newCode } from '../db/codes.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
-import { LAST_SEQ } from '../jobs/summary.ts'
 
 const BICYCLE_NAME = NAME(80)
 const NEW_BICYCLE = Joi.object<{ id?: string; name: string; description?: string }>({
@@ -164,13 +164,8 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
     const change = { ...told, ...(retired !== undefined && { retiredAt }) }
     await db.update(bicycles).set(change).where(eq(bicycles.id, row.id))
     const now = { ...row, ...change }
-    await ledger.changed(row.id, change)
-    const open = await db
-      .select({ id: jobs.id })
-      .from(jobs)
-      .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
-      .where(eq(brakes.bicycleId, row.id))
-    for (const { id } of open) streams.tell(id, 'bicycle', now)
+    const hung = await db.select({ id: brakes.id }).from(brakes).where(eq(brakes.bicycleId, row.id))
+    for (const { id } of await ledger.changed(hung.map((brake) => brake.id))) streams.tell(id, 'bicycle', now)
     response.json(now)
   })
 

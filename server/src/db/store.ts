@@ -162,6 +162,17 @@ export async function openStore(directory: string, mostMb?: number): Promise<Out
   }
 }
 
+/** Reads the data of a store that is open in this process, on a connection of its own: for work beside the one that writes. */
+export async function reader(directory: string): Promise<Db> {
+  const client = createClient({ url: `file:${databaseIn(directory)}`, timeout: 5000 } as Parameters<
+    typeof createClient
+  >[0])
+  await client.execute('PRAGMA query_only = ON')
+  // Opens the files now, as the writer has: both go on reading where somebody takes them away.
+  await client.execute('SELECT count(*) FROM sqlite_master')
+  return drizzle(client, { schema })
+}
+
 class OpenStore implements Store {
   readonly schemaVersion = journal().entries.length
   private moved: () => string | undefined

@@ -4,7 +4,7 @@ import type { CountedPart } from '@overhaul/core/drawer/rows'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import { jobs, moves, parts } from '../db/schema.ts'
-import { isTaken, type Statement, type Store } from '../db/store.ts'
+import { type Db, isTaken, type Statement, type Store } from '../db/store.ts'
 
 export type MoveRow = typeof moves.$inferSelect
 
@@ -15,7 +15,26 @@ export interface Restocking {
   readonly unchanged: readonly string[]
 }
 
+/** Parts of a kind that a job holds. */
+export interface HeldPart {
+  readonly partId: string
+  readonly name: string
+  readonly count: number
+}
+
 const STOCK_TAKE = 'stock count'
+
+/** What a job holds of the drawer: taken less returned, by part. */
+export async function heldBy(db: Db, jobId: string): Promise<readonly HeldPart[]> {
+  const rows = await db
+    .select({ partId: moves.partId, name: parts.name, count: sql<number>`-sum(${moves.delta})` })
+    .from(moves)
+    .innerJoin(parts, eq(parts.id, moves.partId))
+    .where(eq(moves.jobId, jobId))
+    .groupBy(moves.partId)
+    .orderBy(asc(parts.name))
+  return rows.filter((each) => each.count > 0)
+}
 
 /** The drawer of small parts. One process owns the data; writes queue, so that a count is true when it is judged. */
 export class Drawer {
@@ -64,17 +83,8 @@ export class Drawer {
   }
 
   /** What a job holds of the drawer: taken less returned, by part. */
-  async heldBy(
-    jobId: string,
-  ): Promise<readonly { readonly partId: string; readonly name: string; readonly count: number }[]> {
-    const rows = await this.store.db
-      .select({ partId: moves.partId, name: parts.name, count: sql<number>`-sum(${moves.delta})` })
-      .from(moves)
-      .innerJoin(parts, eq(parts.id, moves.partId))
-      .where(eq(moves.jobId, jobId))
-      .groupBy(moves.partId)
-      .orderBy(asc(parts.name))
-    return rows.filter((each) => each.count > 0)
+  heldBy(jobId: string): Promise<readonly HeldPart[]> {
+    return heldBy(this.store.db, jobId)
   }
 
   add(shape: PartShape, count: number, by: string): Promise<Outcome<Part>> {

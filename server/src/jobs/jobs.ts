@@ -1,7 +1,4 @@
 import { randomUUID } from 'node:crypto'
-import { findingsOf } from '@overhaul/core/run-sheet/findings'
-import { runLine } from '@overhaul/core/run-sheet/line'
-import { tellNext } from '@overhaul/core/run-sheet/told'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
@@ -9,14 +6,15 @@ import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { ID, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
+import type { Benches } from '../bench/benches.ts'
+import { logOf } from '../bench/open-job.ts'
+import { LAST_SEQ } from '../bench/summary.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
-import type { Drawer } from '../drawer/drawer.ts'
 import { tagAddress } from '../tags/address.ts'
 import { ENTRIES } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
-import { LAST_SEQ, summaryOf, workedJob } from './summary.ts'
 
 const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>({
   id: ID,
@@ -47,9 +45,9 @@ type JobRequest = Request<{ id: string }>
 /** Jobs and their logs. */
 export function jobRoutes(
   store: Store,
+  benches: Benches,
   ledger: Ledger,
   streams: Streams,
-  drawer: Drawer,
   places: () => readonly string[],
 ): Router {
   const router = Router()
@@ -99,7 +97,7 @@ export function jobRoutes(
       brakeId,
       complaint: [complaint, await carriedOver(brakeId)].filter(Boolean).join(' '),
       openedAt: new Date().toISOString(),
-      summary: summaryOf({ hardware: brake.hardware, entries: [], learnt: {} }),
+      summary: await benches.ask('opening', brake.hardware),
     })
     const [row] = await insert.returning().catch(async (error) => {
       const [open] = await db
@@ -113,38 +111,29 @@ export function jobRoutes(
     response.status(201).json(row)
   })
 
+  /** The log after an entry, of a job that is there. */
+  const logAfter = async (id: string, after: number): Promise<readonly Entry[]> => {
+    const log = await logOf(db, id, after)
+    if (log.length === 0) await find(id)
+    return log
+  }
+
+  const find = async (id: string) => {
+    const [row] = await db.select({ id: jobs.id, lastSeq: LAST_SEQ }).from(jobs).where(eq(jobs.id, id))
+    if (!row) throw notFound('unknown-job', 'id', `There is no job “${id}”.`)
+    return row
+  }
+
   router.get('/:id', async (request: JobRequest, response: Response) => {
-    const open = await ledger.open(request.params.id)
-    const { job, bicycle, hardware, visits, entries } = open
-    const worked = orThrow(workedJob(open))
-    const { state, advice, next } = worked
-    response.json({
-      job,
-      bicycle,
-      hardware,
-      visits,
-      entries,
-      parts: await drawer.heldBy(request.params.id),
-      state: {
-        readings: state.readings,
-        confirmed: state.confirmed,
-        adjusters: state.adjusters,
-        schools: state.schools,
-        stations: runLine(worked, advice),
-        findings: findingsOf(worked, advice),
-        next,
-      },
-    })
+    response.type('json').send(orThrow(await benches.ask('record', request.params.id)))
   })
 
   router.get('/:id/next', async (request: JobRequest, response: Response) => {
-    response.json(tellNext(orThrow(workedJob(await ledger.open(request.params.id)))))
+    response.json(orThrow(await benches.ask('next', request.params.id)))
   })
 
   router.get('/:id/entries', async (request: JobRequest, response: Response) => {
-    const after = seqOf(request.query.after)
-    const { entries } = await ledger.open(request.params.id)
-    response.json(entries.filter((entry) => (entry.seq ?? 0) > after))
+    response.json(await logAfter(request.params.id, seqOf(request.query.after)))
   })
 
   router.post('/:id/entries', async (request: JobRequest, response: Response) => {
@@ -159,39 +148,30 @@ export function jobRoutes(
 
   router.get('/:id/stream', async (request: JobRequest, response: Response) => {
     const after = seqOf(request.headers['last-event-id'] ?? request.query.after)
-    const { entries } = await ledger.open(request.params.id)
-    streams.open(
-      request.params.id,
-      response,
-      entries.filter((entry) => (entry.seq ?? 0) > after),
-      after > (entries.at(-1)?.seq ?? 0),
-    )
+    const { id, lastSeq } = await find(request.params.id)
+    await streams.open(id, response, after, (seen) => logOf(db, id, seen), lastSeq)
   })
 
-  const sendPdf = (response: Response, name: string, pdf: Buffer) => {
+  const sendPdf = (response: Response, name: string, pdf: Uint8Array) => {
     response.setHeader('Content-Disposition', `inline; filename="${name}.pdf"`)
-    response.type('application/pdf').send(pdf)
+    response.type('application/pdf').send(Buffer.from(pdf))
   }
 
   router.get('/:id/sheet.pdf', async (request: JobRequest, response: Response) => {
     const { unit, paper, whole } = validate(SHEET, request.query, 'query')
-    const open = await ledger.open(request.params.id)
-    const { sheetPdf } = await import('./sheet-pdf.ts')
-    const parts = await drawer.heldBy(request.params.id)
-    sendPdf(
-      response,
-      `job-${open.job.number}`,
-      await sheetPdf(open, { parts, length: unit, paper: paperOf(paper, unit), whole: whole === 'true' }),
-    )
+    const papers = orThrow(await benches.ask('papers', request.params.id))
+    const how = { length: unit, paper: paperOf(paper, unit), whole: whole === 'true' }
+    const pdf = orThrow(await benches.print({ kind: 'sheet', papers, how }))
+    sendPdf(response, `job-${papers.whose.jobNumber}`, pdf)
   })
 
   router.get('/:id/handover.pdf', async (request: JobRequest, response: Response) => {
     const { unit, paper } = validate(SHEET, request.query, 'query')
-    const open = await ledger.open(request.params.id)
-    const { handoverPdf } = await import('./sheet-pdf.ts')
-    const code = open.bicycle.code ?? ''
-    const pdf = await handoverPdf(open, { paper: paperOf(paper, unit), code, address: tagAddress(places(), code) })
-    sendPdf(response, `handover-${open.job.number}`, pdf)
+    const papers = orThrow(await benches.ask('papers', request.params.id))
+    const address = tagAddress(places(), papers.whose.code)
+    const how = { paper: paperOf(paper, unit), ...(address && { address }) }
+    const pdf = orThrow(await benches.print({ kind: 'handover', papers, how }))
+    sendPdf(response, `handover-${papers.whose.jobNumber}`, pdf)
   })
 
   return router

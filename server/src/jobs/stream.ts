@@ -5,15 +5,29 @@ const HEARTBEAT_MS = 15_000
 /** More than this waiting means that nobody reads: the screen opens it again from what it last heard. */
 const MOST_WAITING_BYTES = 512 * 1024
 
+/** A screen open on a job. */
+interface Listener {
+  readonly response: Response
+  /** It is being told what it has missed: what comes meanwhile is in the log, and is read from there. */
+  catchingUp: boolean
+  missing: boolean
+}
+
 /** Every screen open on a job hears each new entry as it is written (server-sent events, the seq as event id). */
 export class Streams {
-  private readonly listeners = new Map<string, Set<Response>>()
+  private readonly listeners = new Map<string, Set<Listener>>()
 
   /**
-   * Sends what the screen has missed, then everything new until it goes away. `behind`: the screen saw more than the log
-   * has, which was restored since: it is told to read the job anew.
+   * Sends what the screen has missed since `after`, then everything new until it goes away. A screen that saw more than the
+   * log has, which was restored since, is told to read the job anew.
    */
-  open(jobId: string, response: Response, missed: readonly Entry[], behind = false): void {
+  async open(
+    jobId: string,
+    response: Response,
+    after: number,
+    read: (after: number) => Promise<readonly Entry[]>,
+    lastSeq: number,
+  ): Promise<void> {
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -21,32 +35,40 @@ export class Streams {
       'X-Accel-Buffering': 'no',
     })
     response.write('retry: 1000\n\n')
-    if (behind) response.write('event: behind\ndata: 1\n\n')
-    for (const entry of missed) send(response, event(entry))
+    if (after > lastSeq) response.write('event: behind\ndata: 1\n\n')
+    const listener: Listener = { response, catchingUp: true, missing: true }
     const listening = this.listeners.get(jobId) ?? new Set()
-    this.listeners.set(jobId, listening.add(response))
+    this.listeners.set(jobId, listening.add(listener))
     const heartbeat = setInterval(() => send(response, 'event: beat\ndata: 1\n\n'), HEARTBEAT_MS)
     response.on('close', () => {
       clearInterval(heartbeat)
-      listening.delete(response)
+      listening.delete(listener)
       if (listening.size === 0) this.listeners.delete(jobId)
     })
+    for (let heard = after; listener.missing; ) {
+      listener.missing = false
+      const missed = await read(heard)
+      for (const entry of missed) send(response, event(entry))
+      heard = missed.at(-1)?.seq ?? heard
+    }
+    listener.catchingUp = false
   }
 
   publish(jobId: string, entries: readonly Entry[]): void {
-    for (const response of this.listeners.get(jobId) ?? []) {
-      for (const entry of entries) send(response, event(entry))
+    for (const listener of this.listeners.get(jobId) ?? []) {
+      if (listener.catchingUp) listener.missing = true
+      else for (const entry of entries) send(listener.response, event(entry))
     }
   }
 
   /** Something else that a screen open on this job shows, such as its bicycle’s name. */
   tell(jobId: string, name: string, data: unknown): void {
-    for (const response of this.listeners.get(jobId) ?? [])
+    for (const { response } of this.listeners.get(jobId) ?? [])
       send(response, `event: ${name}\ndata: ${JSON.stringify(data)}\n\n`)
   }
 
   close(): void {
-    for (const listening of this.listeners.values()) for (const response of listening) response.end()
+    for (const listening of this.listeners.values()) for (const { response } of listening) response.end()
   }
 }
 

@@ -6,7 +6,7 @@ import { sayAct } from '@overhaul/core/run-sheet/say'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
-import type { OpenJob } from './ledger.ts'
+import type { OpenJob } from './open-job.ts'
 
 type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'learnt' | 'stand'>
 

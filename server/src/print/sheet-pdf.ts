@@ -1,11 +1,9 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
+import type { Job } from '@overhaul/core/run-sheet/job'
 import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import { sayWhen } from '@overhaul/core/stand/when'
 import QRCode from 'qrcode'
-import { orThrow } from '../app/fault.ts'
-import type { OpenJob } from './ledger.ts'
-import { workedJob } from './summary.ts'
 import { type Paper, TypeSetter } from './type-setter.ts'
 
 const MARK_WORDS = {
@@ -22,8 +20,15 @@ const DRAWING_HIGH = 170
 /** Of what is read only when asked for, points. */
 const SMALL = 7
 
-export interface SheetOf {
-  readonly parts: readonly HeldPart[]
+/** Whose paper it is. */
+export interface Whose {
+  readonly jobNumber: number
+  readonly complaint: string
+  readonly bicycle: string
+  readonly code: string
+}
+
+export interface SheetHow {
   readonly length: LengthUnit
   readonly paper: Paper
   /** With every step, every entry and every figure behind it. */
@@ -31,11 +36,15 @@ export interface SheetOf {
 }
 
 /** The job sheet as a PDF: result and readings first, the brake drawn, what was done, cautions; an ordinary job on one page. */
-export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: SheetOf): Promise<Buffer> {
-  const job = orThrow(workedJob(open))
+export async function sheetPdf(
+  job: Job,
+  whose: Whose,
+  parts: readonly HeldPart[],
+  { length, paper, whole }: SheetHow,
+): Promise<Uint8Array> {
   const sheet = jobSheet(
     job,
-    { jobNumber: open.job.number, bicycle: open.bicycle.name, complaint: open.job.complaint, parts },
+    { jobNumber: whose.jobNumber, bicycle: whose.bicycle, complaint: whose.complaint, parts },
     length,
   )
   const page = await TypeSetter.start({
@@ -101,22 +110,28 @@ export async function sheetPdf(open: OpenJob, { parts, length, paper, whole }: S
     page.heading('Figures used')
     page.write(`${sheet.figures.join('; ')}.`, 'text', 7.5)
   }
-  return Buffer.from(await page.save())
+  return page.save()
 }
 
 const TAG_SIDE = 110
 
+export interface HandoverHow {
+  readonly paper: Paper
+  /** Where a camera finds the bicycle by its code; missing where the workshop is not shared. */
+  readonly address?: string
+}
+
 /** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
 export async function handoverPdf(
-  open: OpenJob,
-  { paper, code, address }: { readonly paper: Paper; readonly code: string; readonly address?: string | undefined },
-): Promise<Buffer> {
-  const job = orThrow(workedJob(open))
-  const slip = handoverOf(job, { jobNumber: open.job.number, bicycle: open.bicycle.name })
+  job: Job,
+  { jobNumber, bicycle, code }: Whose,
+  { paper, address }: HandoverHow,
+): Promise<Uint8Array> {
+  const slip = handoverOf(job, { jobNumber, bicycle })
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
-    text: `${JSON.stringify(slip)}${code}${address ?? ''}${open.bicycle.name}`,
+    text: `${JSON.stringify(slip)}${code}${address ?? ''}${bicycle}`,
     paper,
     size: 10,
   })
@@ -141,10 +156,10 @@ export async function handoverPdf(
     },
     () => {
       page.write(code, 'label', 40)
-      page.write(`${open.bicycle.name} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
+      page.write(`${bicycle} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
       page.write(slip.result, 'bold', 11)
       page.write('This code finds the bicycle in the rack’s search.', 'text', 8)
     },
   )
-  return Buffer.from(await page.save())
+  return page.save()
 }

@@ -1,0 +1,82 @@
+import type { Learnt } from '@overhaul/core/dial-in/layout'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import type { Visit } from '@overhaul/core/run-sheet/job'
+import type { Stand } from '@overhaul/core/run-sheet/stand'
+import type { Entry } from '@overhaul/core/stand/entries'
+import type { Hardware } from '@overhaul/core/stand/hardware'
+import { hardwareAsOf } from '@overhaul/core/stand/history'
+import { learntFrom } from '@overhaul/core/workshop/open'
+import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
+import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
+import type { Db } from '../db/store.ts'
+
+/** A job held open while it is worked on: its hardware, its log, and what earlier visits left. */
+export interface OpenJob {
+  readonly job: typeof jobs.$inferSelect
+  readonly bicycle: typeof bicycles.$inferSelect
+  readonly hardware: Hardware
+  /** The brake's hardware as it is known today; an ended job keeps the one it was judged by. */
+  readonly today: Hardware
+  readonly visits: readonly Visit[]
+  /** What those visits taught: worked out once, as they cannot change. */
+  readonly learnt: Learnt
+  readonly entries: Entry[]
+  readonly ids: Set<string>
+  /** The stand as its log leaves it, folded on with every append; missing until something is appended. */
+  stand?: Stand
+  /** Judged, and not known to be written yet. */
+  pending?: { readonly fresh: readonly Entry[]; readonly stand: Stand }
+}
+
+/** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */
+const MOST_VISITS = 3
+const MOST_PRACTISED = 20
+
+/** A job's log after this place in it, in order. */
+export async function logOf(db: Db, jobId: string, after = 0): Promise<Entry[]> {
+  const rows = await db
+    .select({ entry: entries.entry, seq: entries.seq })
+    .from(entries)
+    .where(and(eq(entries.jobId, jobId), gt(entries.seq, after)))
+    .orderBy(asc(entries.seq))
+  return rows.map(({ entry, seq }) => ({ ...entry, seq }))
+}
+
+/** Reads a job with everything it is worked out from. Refuses one that is not there. */
+export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> {
+  const [row] = await db
+    .select({ job: jobs, brake: brakes, bicycle: bicycles })
+    .from(jobs)
+    .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
+    .innerJoin(bicycles, eq(bicycles.id, brakes.bicycleId))
+    .where(eq(jobs.id, jobId))
+  if (!row) return refuse('unknown-job', 'id', `There is no job “${jobId}”.`)
+  const { hardware } = row.brake
+  const log = await logOf(db, jobId)
+  const earlier = await db
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(
+      and(
+        eq(jobs.brakeId, row.brake.id),
+        or(isNotNull(jobs.releasedAt), isNotNull(jobs.closedAt)),
+        lt(jobs.number, row.job.number),
+      ),
+    )
+    .orderBy(desc(jobs.number))
+    .limit(hardware.practiceSeed === undefined ? MOST_VISITS : MOST_PRACTISED)
+  const visits: Visit[] = []
+  for (const { id } of earlier.reverse()) visits.push({ hardware, entries: await logOf(db, id) })
+  // An ended job stays as it was judged; earlier visits teach by the best that is known of the brake today.
+  const ended = row.job.releasedAt ?? row.job.closedAt
+  return ok({
+    job: row.job,
+    bicycle: row.bicycle,
+    hardware: ended ? hardwareAsOf(hardware, ended) : hardware,
+    today: hardware,
+    visits,
+    learnt: learntFrom(visits),
+    entries: log,
+    ids: new Set(log.map((entry) => entry.id)),
+  })
+}
