@@ -1,16 +1,27 @@
+const formats = new Map<string | undefined, Intl.DateTimeFormat>()
+
+/** One made for each zone and kept: making it costs more than a thousand moments put into words. */
+function formatIn(zone: string | undefined): Intl.DateTimeFormat {
+  const known = formats.get(zone)
+  if (known) return known
+  const format = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    ...(zone !== undefined && { timeZone: zone }),
+  })
+  formats.set(zone, format)
+  return format
+}
+
 /** A moment as a workshop says it, in its own time: day named, hours of a whole day. `zone` is an IANA name; the machine’s own if left out. */
 const parts = (at: string, zone?: string): Readonly<Record<string, string>> =>
   Object.fromEntries(
-    new Intl.DateTimeFormat('en-GB', {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      year: 'numeric',
-      hour: '2-digit',
-      minute: '2-digit',
-      hourCycle: 'h23',
-      ...(zone !== undefined && { timeZone: zone }),
-    })
+    formatIn(zone)
       .formatToParts(new Date(at))
       .map(({ type, value }) => [type, value]),
   )

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import fontkit from '@pdf-lib/fontkit'
 import type { PDFDocument, PDFFont } from 'pdf-lib'
+import { unpack } from './woff.ts'
 
 const require = createRequire(import.meta.url)
 
@@ -39,7 +40,7 @@ const decoded = new Map<string, Decoded>()
 function decode(file: string): Decoded {
   const known = decoded.get(file)
   if (known) return known
-  const bytes = readFileSync(require.resolve(file))
+  const bytes = unpack(readFileSync(require.resolve(file)))
   const has = new Set((fontkit as { create(bytes: Uint8Array): { characterSet: number[] } }).create(bytes).characterSet)
   const each = { bytes, has }
   decoded.set(file, each)
