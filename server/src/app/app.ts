@@ -4,6 +4,7 @@ import express, { type ErrorRequestHandler, type Express, type RequestHandler } 
 import staticGzip from 'express-static-gzip'
 import type { Benches } from '../bench/benches.ts'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
+import { rackRoutes } from '../bicycles/rack-routes.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
 import { calculationRoutes } from '../calculations/calculations.ts'
 import type { Store } from '../db/store.ts'
@@ -122,6 +123,7 @@ export function createApp({ store, benches, ledger, streams, drawer, hosts, door
   app.use('/api', door.check)
   app.use('/api', stopWriting(store))
   app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
+  app.use('/api/rack', rackRoutes(store))
   app.use('/api/tags', tagRoutes(store, places))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())

@@ -80,6 +80,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     ...(web && { web }),
   })
   server.removeAllListeners('request').on('request', app)
+  ledger.freshen()
   const stopBackups = backUpDaily(settings.data)
   return ok({
     port: listening.value,

@@ -1,8 +1,9 @@
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import { type Job, workOut } from '@overhaul/core/run-sheet/job'
-import { runLine } from '@overhaul/core/run-sheet/line'
+import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import { sayAct } from '@overhaul/core/run-sheet/say'
+import { describe } from '@overhaul/core/stand/describe'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
@@ -19,9 +20,16 @@ export function summaryOf(open: Workable): JobSummary {
   const seq = open.entries.at(-1)?.seq ?? 0
   const worked = workedJob(open)
   if (!worked.ok) return { stations: [], nextSay: worked.error.message, seq }
-  const { advice, next } = worked.value
-  const stations = runLine(worked.value, advice)
-  const said = (nextSay: string): JobSummary => ({ stations, nextSay, seq })
+  const job = worked.value
+  const { advice, next } = job
+  const written = job.state.standing.at(-1)
+  const said = (nextSay: string): JobSummary => ({
+    stations: runLine(job, advice),
+    nextSay,
+    seq,
+    station: stationInHand(next, job),
+    ...(written && { last: { at: written.at, by: written.by, say: describe(written, job) } }),
+  })
   switch (next.kind) {
     case 'turn':
       return said('Next turn is ready.')
@@ -36,7 +44,7 @@ export function summaryOf(open: Workable): JobSummary {
         unfit: sayFindings(next.findings),
       }
     default:
-      return said(sayAct(worked.value, next).line)
+      return said(sayAct(job, next).line)
   }
 }
 
@@ -50,8 +58,8 @@ export interface JobAt {
 
 const isEnded = ({ job }: JobAt) => job.releasedAt !== null || job.closedAt !== null
 
-/** Whether entries have come since a summary was made. One without a mark is from before it was kept: an ended job’s still holds. */
+/** Whether entries have come since a summary was made, or it tells less than one does now: of an ended job such a one still holds. */
 export const isStale = (at: JobAt): boolean => {
-  const { seq } = at.job.summary
-  return seq === undefined ? !isEnded(at) : seq < at.lastSeq
+  const { seq, station } = at.job.summary
+  return station === undefined || seq === undefined ? !isEnded(at) : seq < at.lastSeq
 }

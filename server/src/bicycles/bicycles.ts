@@ -1,21 +1,24 @@
 import { randomUUID } from 'node:crypto'
 import type { End } from '@overhaul/core/brake/dimension'
 import type { Hardware } from '@overhaul/core/stand/hardware'
+import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
+import { isUnchanged, PAGE, SOUGHT, STATION, sendList } from '../app/lists.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
-import { LAST_SEQ } from '../bench/summary.ts'
 import { HARDWARE } from '../brakes/hardware-schema.ts'
 import { newCode } from '../db/codes.ts'
+import { rackCount } from '../db/rack.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
+import { countWanted, type Hung, PARTS, type RackWish, rackPage, SORTS } from './rack.ts'
 
 const BICYCLE_NAME = NAME(80)
 const NEW_BICYCLE = Joi.object<{ id?: string; name: string; description?: string }>({
@@ -36,6 +39,16 @@ const HANG = Joi.object<{ brakeId: string | null; hardware?: Omit<Hardware, 'end
 })
 const END = Joi.string<End>().valid('front', 'rear').required()
 
+type RackQuery = { readonly limit?: number; readonly after?: string } & Partial<RackWish>
+const RACK_QUERY = Joi.object<RackQuery>({
+  ...PAGE,
+  part: Joi.string().valid(...PARTS),
+  q: SOUGHT,
+  family: Joi.string().valid(...FAMILIES.map(({ id }) => id)),
+  station: STATION,
+  sort: Joi.string().valid(...SORTS),
+})
+
 const TRIES = 20
 
 /** Writes with a code nobody has yet: one that is taken is drawn again. */
@@ -54,31 +67,23 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
   const router = Router()
   const { db } = store
 
-  const rack = async () => {
-    const [allBicycles, allBrakes, allJobs] = await Promise.all([
-      db.select().from(bicycles).orderBy(bicycles.name),
-      db
-        .select({ id: brakes.id, bicycleId: brakes.bicycleId, end: brakes.end, hardware: brakes.hardware })
-        .from(brakes)
-        .where(isNull(brakes.retiredAt)),
-      db.select({ job: jobs, lastSeq: LAST_SEQ }).from(jobs).orderBy(jobs.number),
-    ])
-    const newestAt = new Map(allJobs.map((each) => [each.job.brakeId, each]))
-    const newest = new Map((await ledger.fresh([...newestAt.values()])).map((job) => [job.brakeId, job]))
-    const ofBicycle = groupBy(allBrakes, (brake) => brake.bicycleId)
-    return allBicycles.map((bicycle) => ({
-      ...bicycle,
-      brakes: (ofBicycle.get(bicycle.id) ?? []).map(({ id, end, hardware }) => ({
-        id,
-        end,
-        family: hardware.family,
-        job: newest.get(id) ?? null,
-      })),
-    }))
-  }
+  /** A bicycle as the rack shows it. */
+  const tagOf = async ({ bicycle, brakes: hung }: Hung) => ({
+    ...bicycle,
+    brakes: await Promise.all(
+      hung.map(async ({ newest, ...brake }) => ({ ...brake, job: newest ? await ledger.fresh(newest) : null })),
+    ),
+  })
 
-  router.get('/', async (_request, response) => {
-    response.json(await rack())
+  router.get('/', async (request, response) => {
+    const { limit, after, sort = 'name', ...more } = validate<RackQuery>(RACK_QUERY, request.query, 'query')
+    const wish: RackWish = { sort, ...more }
+    if (isUnchanged(request, response, store, await rackCount(db))) return
+    if (after !== undefined) await find(after, 'after')
+    response.setHeader('X-Total', await countWanted(db, wish))
+    const page = async (most: number, seen: string | undefined) =>
+      Promise.all((await rackPage(db, wish, most, seen)).map(tagOf))
+    await sendList(response, { ...(limit && { limit }), ...(after && { after }) }, page, ({ id }) => id)
   })
 
   router.post('/', async (request, response) => {
@@ -94,9 +99,9 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
     response.status(made ? 201 : 200).json(made ?? (await find(id)))
   })
 
-  const find = async (id: string) => {
+  const find = async (id: string, field = 'id') => {
     const [row] = await db.select().from(bicycles).where(eq(bicycles.id, id))
-    if (!row) throw notFound('unknown-bicycle', 'id', `There is no bicycle “${id}” on the rack.`)
+    if (!row) throw notFound('unknown-bicycle', field, `There is no bicycle “${id}” on the rack.`)
     return row
   }
 

@@ -1,3 +1,4 @@
+import type { StationId } from '@overhaul/core/brake/station'
 import type { PartKindId } from '@overhaul/core/drawer/kinds'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import type { Entry } from '@overhaul/core/stand/entries'
@@ -5,16 +6,20 @@ import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 
-export const bicycles = sqliteTable('bicycles', {
-  id: text().primaryKey(),
-  /** Short, for its tag: given when it is hung up, and to older ones when the data is opened. */
-  code: text().unique(),
-  name: text().notNull(),
-  description: text().notNull().default(''),
-  createdAt: text().notNull(),
-  /** Taken off the rack with its brakes and jobs, and brought back by taking this away. */
-  retiredAt: text(),
-})
+export const bicycles = sqliteTable(
+  'bicycles',
+  {
+    id: text().primaryKey(),
+    /** Short, for its tag: given when it is hung up, and to older ones when the data is opened. */
+    code: text().unique(),
+    name: text().notNull(),
+    description: text().notNull().default(''),
+    createdAt: text().notNull(),
+    /** Taken off the rack with its brakes and jobs, and brought back by taking this away. */
+    retiredAt: text(),
+  },
+  (table) => [index('bicycles_by_name').on(sql`${table.name} COLLATE NOCASE`, table.id)],
+)
 
 export const brakes = sqliteTable(
   'brakes',
@@ -40,6 +45,10 @@ export interface JobSummary {
   readonly nextSay: string
   /** Last entry it was made of; missing on one written before this was kept. */
   readonly seq?: number
+  /** Where the work is; missing on one written before this was kept. */
+  readonly station?: StationId
+  /** The last thing that was written of it, in the words of the bench. */
+  readonly last?: { readonly at: string; readonly by: string; readonly say: string }
   /** The day by which a released brake should be looked at again, ISO 8601. */
   readonly lookAgain?: string
   /** Why the bicycle is not to be ridden, of a job that was closed unreleased. */
@@ -62,7 +71,7 @@ export const jobs = sqliteTable(
     summary: text({ mode: 'json' }).$type<JobSummary>().notNull(),
   },
   (table) => [
-    index('jobs_by_brake').on(table.brakeId),
+    index('jobs_by_brake').on(table.brakeId, table.number),
     uniqueIndex('jobs_one_unended_a_brake')
       .on(table.brakeId)
       .where(sql`${table.releasedAt} is null and ${table.closedAt} is null`),
@@ -112,3 +121,43 @@ export const moves = sqliteTable(
   },
   (table) => [index('moves_by_part').on(table.partId), index('moves_by_job').on(table.jobId)],
 )
+
+/** How the newest job on a brake stands. */
+export const JOB_STATES = ['none', 'open', 'released', 'closed'] as const
+
+/**
+ * What the rack is filtered by, a narrow row for each brake that hangs there. Triggers derive it from brakes and jobs as they are
+ * written, so that it can be neither forgotten nor behind (drizzle/0005_rack.sql); so too the words that are searched, in
+ * `tag_words` (by `tags.n`) and `job_words` (by a job’s number).
+ */
+export const hanging = sqliteTable(
+  'hanging',
+  {
+    brakeId: text().primaryKey(),
+    bicycleId: text().notNull(),
+    end: text({ enum: ['front', 'rear'] }).notNull(),
+    family: text().notNull(),
+    jobId: text(),
+    state: text({ enum: JOB_STATES }).notNull(),
+    /** Something of an open job is out of its window. */
+    isOut: integer({ mode: 'boolean' }).notNull(),
+    /** Where an open job is. */
+    station: text(),
+    /** The day by which a released one is to be looked at again. */
+    lookAgain: text(),
+    touchedAt: text().notNull(),
+  },
+  (table) => [index('hanging_by_bicycle').on(table.bicycleId)],
+)
+
+/** A bicycle’s number among the words that are searched. */
+export const tags = sqliteTable('tags', {
+  n: integer().primaryKey(),
+  bicycleId: text().notNull().unique(),
+})
+
+/** Counts every change of what the rack shows: what was read at one count is still so while it stands. One row. */
+export const changes = sqliteTable('changes', {
+  id: integer().primaryKey(),
+  rack: integer().notNull(),
+})

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -20,6 +21,8 @@ export type Statement = BatchItem<'sqlite'>
 export interface Store {
   readonly db: Db
   readonly schemaVersion: number
+  /** Told apart from every other time it was opened: a count of changes means something else on restored data. */
+  readonly opened: string
   /** True when this start made the file. */
   readonly isNew: boolean
   /** Several statements, all or nothing. */
@@ -175,6 +178,7 @@ export async function reader(directory: string): Promise<Db> {
 
 class OpenStore implements Store {
   readonly schemaVersion = journal().entries.length
+  readonly opened = randomUUID().slice(0, 8)
   private moved: () => string | undefined
   private resting: NodeJS.Timeout | undefined
   private fault: string | undefined

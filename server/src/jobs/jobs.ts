@@ -4,22 +4,36 @@ import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
+import { isUnchanged, PAGE, SOUGHT, STATION, sendList } from '../app/lists.ts'
 import { ID, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import type { Benches } from '../bench/benches.ts'
 import { logOf } from '../bench/open-job.ts'
 import { LAST_SEQ } from '../bench/summary.ts'
+import { rackCount } from '../db/rack.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import { tagAddress } from '../tags/address.ts'
 import { ENTRIES } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
+import { countJobs, type JobWish, jobsPage } from './list.ts'
 import type { Streams } from './stream.ts'
 
 const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>({
   id: ID,
   brakeId: Joi.string().required(),
   complaint: REMARK(1000),
+})
+type JobQuery = { readonly limit?: number; readonly after?: string } & Partial<JobWish>
+const JOB_QUERY = Joi.object<JobQuery>({
+  ...PAGE,
+  brakeId: Joi.string(),
+  bicycleId: Joi.string(),
+  state: Joi.string().valid('open', 'released', 'closed'),
+  q: SOUGHT,
+  family: Joi.string(),
+  station: STATION,
+  sort: Joi.string().valid('newest', 'oldest'),
 })
 /** How a sheet is wanted: read in which unit, on which paper, with everything behind it. */
 const SHEET = Joi.object<{ unit: 'mm' | 'in'; paper?: 'a4' | 'letter'; whole: 'true' | 'false' }>({
@@ -54,13 +68,14 @@ export function jobRoutes(
   const { db } = store
 
   router.get('/', async (request, response) => {
-    const { brakeId } = validate(Joi.object<{ brakeId?: string }>({ brakeId: Joi.string() }), request.query, 'query')
-    const rows = await db
-      .select({ job: jobs, lastSeq: LAST_SEQ })
-      .from(jobs)
-      .where(brakeId ? eq(jobs.brakeId, brakeId) : undefined)
-      .orderBy(desc(jobs.number))
-    response.json(await ledger.fresh(rows))
+    const { limit, after, sort = 'newest', ...more } = validate<JobQuery>(JOB_QUERY, request.query, 'query')
+    if (isUnchanged(request, response, store, await rackCount(db))) return
+    const wish: JobWish = { sort, ...more }
+    if (after !== undefined) await find(after, 'after')
+    response.setHeader('X-Total', await countJobs(db, wish))
+    const page = async (most: number, seen: string | undefined) =>
+      Promise.all((await jobsPage(db, wish, most, seen)).map((row) => ledger.fresh(row)))
+    await sendList(response, { ...(limit && { limit }), ...(after && { after }) }, page, ({ id }) => id)
   })
 
   /** What the last job on this brake found, if it was closed unreleased: it opens the next one. */
@@ -72,8 +87,8 @@ export function jobRoutes(
       .orderBy(desc(jobs.number))
       .limit(1)
     if (!last?.job.closedAt) return ''
-    const [job] = await ledger.fresh([last])
-    return `Not to be ridden since job ${last.job.number}: ${(job?.summary.unfit ?? []).join('; ')}.`
+    const { number, summary } = await ledger.fresh(last)
+    return `Not to be ridden since job ${number}: ${(summary.unfit ?? []).join('; ')}.`
   }
 
   router.post('/', async (request, response) => {
@@ -118,9 +133,9 @@ export function jobRoutes(
     return log
   }
 
-  const find = async (id: string) => {
+  const find = async (id: string, field = 'id') => {
     const [row] = await db.select({ id: jobs.id, lastSeq: LAST_SEQ }).from(jobs).where(eq(jobs.id, id))
-    if (!row) throw notFound('unknown-job', 'id', `There is no job “${id}”.`)
+    if (!row) throw notFound('unknown-job', field, `There is no job “${id}”.`)
     return row
   }
 

@@ -1,10 +1,10 @@
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Entry } from '@overhaul/core/stand/entries'
-import { desc, eq, inArray } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { orThrow } from '../app/fault.ts'
 import type { Judged } from '../bench/bench.ts'
 import type { Benches } from '../bench/benches.ts'
-import { isStale, type JobAt } from '../bench/summary.ts'
+import { isStale, type JobAt, LAST_SEQ } from '../bench/summary.ts'
 import { brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
 import type { Statement, Store } from '../db/store.ts'
 
@@ -23,6 +23,8 @@ const SUMMARY_LATEST_MS = 3000
 /** Appends to jobs' logs, in order and once, and keeps the rack's summaries. What is judged and told is worked out at a bench. */
 export class Ledger {
   private readonly queues = new Map<string, Promise<unknown>>()
+  private closing = false
+  private freshening: Promise<void> = Promise.resolve()
   private readonly summaries = new Map<string, { readonly timer: NodeJS.Timeout; readonly since: number }>()
 
   constructor(
@@ -123,11 +125,21 @@ export class Ledger {
     return summary
   }
 
-  /** Rows as a reader may show them: a summary older than its log is worked out first. */
-  async fresh(rows: readonly JobAt[]): Promise<readonly JobRow[]> {
-    return Promise.all(
-      rows.map(async (row) => (isStale(row) ? { ...row.job, summary: await this.summarise(row.job.id) } : row.job)),
-    )
+  /** A row as a reader may show it: a summary older than its log is worked out first. */
+  async fresh(row: JobAt): Promise<JobRow> {
+    return isStale(row) ? { ...row.job, summary: await this.summarise(row.job.id) } : row.job
+  }
+
+  /** Begins to work out, one after the other, what is told of open jobs where it is older than their logs, as after a sudden end. */
+  freshen(): void {
+    const all = async () => {
+      const rows = await this.store.db
+        .select({ job: jobs, lastSeq: LAST_SEQ })
+        .from(jobs)
+        .where(and(isNull(jobs.releasedAt), isNull(jobs.closedAt)))
+      for (const row of rows) if (!this.closing) await this.fresh(row)
+    }
+    this.freshening = all().catch((error) => console.error(error))
   }
 
   /** What these brakes are or hang on was changed: their jobs, which it answers with, are read anew. */
@@ -153,6 +165,8 @@ export class Ledger {
 
   /** Writes every summary still waiting; called before the store closes. */
   async flush(): Promise<void> {
+    this.closing = true
+    await this.freshening
     const waiting = [...this.summaries.keys()]
     for (const { timer } of this.summaries.values()) clearTimeout(timer)
     this.summaries.clear()
