@@ -1,74 +1,50 @@
-import { type ChildProcess, spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
-import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { join } from 'node:path'
+import { createClient } from '@libsql/client'
+import { ask, post, ROOT, started, stopped } from './bench-http.ts'
 import { type Line, quantile } from './bench-lines.ts'
 
-const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
-const PORT = 4331
-const BASE = `http://127.0.0.1:${PORT}`
 const A_SECOND = 50
 const SECONDS = 8
 /** The first seconds warm the server up and are not counted. */
 const WARM = 2 * A_SECOND
 
-const agent = new Agent({ keepAlive: true })
-
-/** A plain client on a kept-alive connection, so that the server is measured and not the client. */
-function post<T>(url: string, body: unknown): Promise<T> {
-  const text = JSON.stringify(body)
-  const headers = { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(text) }
-  return new Promise((resolve, reject) => {
-    const sent = request(url, { method: 'POST', agent, headers }, (response) => {
-      const parts: Buffer[] = []
-      response.on('data', (part: Buffer) => parts.push(part))
-      response.on('end', () => {
-        const answer = Buffer.concat(parts).toString()
-        if ((response.statusCode ?? 500) < 300) resolve(JSON.parse(answer) as T)
-        else reject(new Error(answer))
-      })
-    })
-    sent.on('error', reject)
-    sent.end(text)
-  })
+async function newJobs(count: number): Promise<readonly string[]> {
+  const jobs: string[] = []
+  for (let index = 0; index < count; index += 1) {
+    const bicycle = await post<{ id: string }>('bicycles', { name: `Bench ${index}` })
+    const hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
+    const brake = await post<{ id: string }>('brakes', { bicycleId: bicycle.id, hardware })
+    jobs.push((await post<{ id: string }>('jobs', { brakeId: brake.id })).id)
+  }
+  return jobs
 }
+
+const readingNow = (value: number) => ({
+  id: randomUUID(),
+  at: new Date().toISOString(),
+  by: '1',
+  kind: 'reading',
+  reading: 'gapLeft',
+  value,
+  unit: 'mm',
+})
 
 /** Entries appended through HTTP at a steady pace to one job. */
 async function appendLine(): Promise<Line> {
   const data = mkdtempSync(join(tmpdir(), 'overhaul-bench-'))
   const server = await started(data)
-  const api = `${BASE}/api`
-  const jobs: string[] = []
-  for (let index = 0; index < 5; index += 1) {
-    const bicycle = await post<{ id: string }>(`${api}/bicycles`, { name: `Bench ${index}` })
-    const hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
-    const brake = await post<{ id: string }>(`${api}/brakes`, { bicycleId: bicycle.id, hardware })
-    jobs.push((await post<{ id: string }>(`${api}/jobs`, { brakeId: brake.id })).id)
-  }
+  const jobs = await newJobs(5)
   const times: number[] = []
   const sent: Promise<void>[] = []
   const start = performance.now()
   for (let index = 0; index < A_SECOND * SECONDS; index += 1) {
     const due = start + (index * 1000) / A_SECOND
     await new Promise((resolve) => setTimeout(resolve, Math.max(0, due - performance.now())))
-    const entry = {
-      id: randomUUID(),
-      at: new Date().toISOString(),
-      by: '1',
-      kind: 'reading',
-      reading: 'gapLeft',
-      value: 1 + (index % 10) / 10,
-      unit: 'mm',
-    }
-    const from = performance.now()
-    sent.push(
-      post(`${api}/jobs/${jobs[index % jobs.length]}/entries`, entry).then(
-        () => void times.push(performance.now() - from),
-      ),
-    )
+    const entry = readingNow(1 + (index % 10) / 10)
+    sent.push(ask('POST', `jobs/${jobs[index % jobs.length]}/entries`, entry).then(({ ms }) => void times.push(ms)))
   }
   await Promise.all(sent)
   await stopped(server)
@@ -81,22 +57,43 @@ async function appendLine(): Promise<Line> {
   }
 }
 
-/** `npm start`, until the first answer. */
-async function started(data: string): Promise<ChildProcess> {
-  const env = { ...process.env, OVERHAUL_DATA: data, OVERHAUL_PORT: String(PORT) }
-  const child = spawn(process.execPath, ['tools/start.mjs', '--empty'], { cwd: ROOT, env, stdio: 'ignore' })
-  const answers = () =>
-    fetch(`${BASE}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    )
-  while (!(await answers())) await new Promise((resolve) => setTimeout(resolve, 20))
-  return child
+/** What an entry costs that is written and synced, and nothing else: the measure of what more is done to it. */
+async function bareInsertMs(data: string): Promise<number> {
+  const client = createClient({ url: `file:${join(data, 'bare.db')}` })
+  for (const statement of [
+    'PRAGMA journal_mode = WAL',
+    'PRAGMA synchronous = FULL',
+    'CREATE TABLE bare (id TEXT PRIMARY KEY, entry TEXT)',
+  ])
+    await client.execute(statement)
+  const times: number[] = []
+  for (let index = 0; index < 300; index += 1) {
+    const from = performance.now()
+    await client.execute({ sql: 'INSERT INTO bare VALUES (?, ?)', args: [randomUUID(), 'x'.repeat(200)] })
+    times.push(performance.now() - from)
+  }
+  client.close()
+  return quantile(times.slice(50), 0.5)
 }
 
-async function stopped(child: ChildProcess): Promise<void> {
-  child.kill('SIGTERM')
-  await new Promise((resolve) => child.once('exit', resolve))
+/** One entry after the other on a log of sixty, in bare synced inserts of the same run. */
+async function costLine(): Promise<Line> {
+  const data = mkdtempSync(join(tmpdir(), 'overhaul-bench-'))
+  const server = await started(data)
+  const [job = ''] = await newJobs(1)
+  const reading = () => ({ ...readingNow(1.2), id: randomUUID() })
+  await ask('POST', `jobs/${job}/entries`, Array.from({ length: 60 }, reading))
+  const times: number[] = []
+  for (let index = 0; index < 300; index += 1) times.push((await ask('POST', `jobs/${job}/entries`, reading())).ms)
+  const bare = await bareInsertMs(data)
+  await stopped(server)
+  rmSync(data, { recursive: true, force: true })
+  return {
+    what: `append of an entry through HTTP, from 60 on, in bare synced inserts of ${bare.toFixed(2)} ms, median`,
+    value: quantile(times.slice(100), 0.5) / bare,
+    unit: '×',
+    limit: 6,
+  }
 }
 
 /** On a workshop that is installed, built and has its data. */
@@ -152,6 +149,7 @@ function bundleLine(room: string, limit: number, oneOf?: string): Line {
 
 export const benchServer = async (): Promise<readonly Line[]> => [
   await appendLine(),
+  await costLine(),
   await startLine(),
   bundleLine('Stand', 300, 'family-'),
   bundleLine('Rack', 220),

@@ -1,3 +1,4 @@
+import { parseArgs } from 'node:util'
 import { kitOf } from '@overhaul/core/bench/kit'
 import { bookDimensions, hereAt } from '@overhaul/core/brake/dimension'
 import { straddleAt, straddleCurve } from '@overhaul/core/cable/straddle'
@@ -23,6 +24,7 @@ import { type Line, quantile } from './bench-lines.ts'
 import { benchScreen } from './bench-screen.ts'
 import { benchServer } from './bench-server.ts'
 import { benchStops } from './bench-stops.ts'
+import { benchTenYears } from './bench-ten-years.ts'
 
 /** What must be quick, measured: printed against its limit, never asserted in a timed test. */
 const bicycles: readonly Bicycle[] = FAMILIES.map(bookBicycle)
@@ -220,7 +222,7 @@ function stacksLine(): Line {
   }
 }
 
-const lines: readonly Line[] = [
+const usual = async (): Promise<readonly Line[]> => [
   ...bicycles.map(adviceLine),
   ...bicycles.map(frameLine),
   ...bicycles.map(sheetLine),
@@ -232,6 +234,10 @@ const lines: readonly Line[] = [
   ...(await benchServer()),
   ...(await benchScreen()),
 ]
+
+/** `--ten-years` measures a workshop of ten years instead, made anew, or in a directory that was filled with it: `--data DIR`. */
+const { values: asked } = parseArgs({ options: { 'ten-years': { type: 'boolean' }, data: { type: 'string' } } })
+const lines = asked['ten-years'] ? await benchTenYears(asked.data) : await usual()
 for (const { what, value, unit, limit } of lines) {
   console.log(
     `${value <= limit ? 'within' : 'OVER  '}  ${value.toFixed(value < 1 ? 3 : 1).padStart(8)} ${unit.padEnd(3)} of ${limit} ${unit}  ${what}`,

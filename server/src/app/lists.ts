@@ -2,6 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import { STATIONS } from '@overhaul/core/brake/station'
 import type { Request, Response } from 'express'
 import Joi from 'joi'
+import { rackCount } from '../db/rack.ts'
 import type { Store } from '../db/store.ts'
 import { ID } from './told.ts'
 
@@ -34,20 +35,70 @@ export function isUnchanged(request: Request, response: Response, { opened }: St
   return true
 }
 
-/** Sends a list: the page that was asked for, or all of it page by page, with room between them for whoever else asks. */
-export async function sendList<T>(
+interface Kept {
+  readonly mark: string
+  readonly body: Promise<string>
+  readonly total: Promise<number>
+}
+
+/** So many pages are kept as they were sent: screens that show the same ask for the same. */
+const MOST_KEPT = 32
+
+/** Where a list comes from: how many there are, and some of them from one on. */
+export interface ListSource<T> {
+  readonly total: () => Promise<number>
+  readonly page: (limit: number, after: string | undefined) => Promise<readonly T[]>
+}
+
+/** Sends a list: the page that was asked for, worked out once for everybody while nothing changed, or all of it. */
+export class Lists<T extends { readonly id: string }> {
+  private readonly kept = new Map<string, Kept>()
+
+  constructor(private readonly store: Store) {}
+
+  async send(
+    request: Request,
+    response: Response,
+    { limit, after }: { readonly limit?: number | undefined; readonly after?: string | undefined },
+    source: ListSource<T>,
+  ): Promise<void> {
+    const count = await rackCount(this.store.db)
+    if (isUnchanged(request, response, this.store, count)) return
+    if (limit === undefined) return sendWhole(response, source, after)
+    const { body, total } = this.once(request.originalUrl, String(response.getHeader('ETag')), () => ({
+      body: source.page(limit, after).then((rows) => JSON.stringify(rows)),
+      total: source.total(),
+    }))
+    response.setHeader('X-Total', await total)
+    response.type('json').send(await body)
+  }
+
+  private once(url: string, mark: string, make: () => Omit<Kept, 'mark'>): Kept {
+    const known = this.kept.get(url)
+    if (known?.mark === mark) return known
+    const made = { mark, ...make() }
+    this.kept.delete(url)
+    this.kept.set(url, made)
+    Promise.all([made.body, made.total]).catch(() => this.kept.delete(url))
+    const [oldest] = this.kept.keys()
+    if (oldest !== undefined && this.kept.size > MOST_KEPT) this.kept.delete(oldest)
+    return made
+  }
+}
+
+/** All of it, page by page, with room between them for whoever else asks. */
+async function sendWhole<T extends { readonly id: string }>(
   response: Response,
-  { limit, after }: { readonly limit?: number; readonly after?: string },
-  page: (limit: number, after: string | undefined) => Promise<readonly T[]>,
-  idOf: (row: T) => string,
+  { total, page }: ListSource<T>,
+  after: string | undefined,
 ): Promise<void> {
-  if (limit !== undefined) return void response.json(await page(limit, after))
+  response.setHeader('X-Total', await total())
   response.type('json').write('[')
   let last = after
   for (let rows = 0; ; ) {
     const some = await page(MOST_AT_ONCE, last)
     for (const row of some) response.write(`${rows++ > 0 ? ',' : ''}${JSON.stringify(row)}`)
-    last = some.at(-1) ? idOf(some.at(-1) as T) : last
+    last = some.at(-1)?.id ?? last
     if (some.length < MOST_AT_ONCE || response.destroyed) break
     await setImmediate()
   }

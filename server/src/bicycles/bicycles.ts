@@ -8,12 +8,11 @@ import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
-import { isUnchanged, PAGE, SOUGHT, STATION, sendList } from '../app/lists.ts'
+import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { HARDWARE } from '../brakes/hardware-schema.ts'
 import { newCode } from '../db/codes.ts'
-import { rackCount } from '../db/rack.ts'
 import { bicycles, brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
@@ -66,6 +65,7 @@ async function withCode<T>(write: (code: string) => Promise<T>): Promise<T> {
 export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): Router {
   const router = Router()
   const { db } = store
+  const lists = new Lists(store)
 
   /** A bicycle as the rack shows it. */
   const tagOf = async ({ bicycle, brakes: hung }: Hung) => ({
@@ -78,12 +78,16 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'name', ...more } = validate<RackQuery>(RACK_QUERY, request.query, 'query')
     const wish: RackWish = { sort, ...more }
-    if (isUnchanged(request, response, store, await rackCount(db))) return
     if (after !== undefined) await find(after, 'after')
-    response.setHeader('X-Total', await countWanted(db, wish))
-    const page = async (most: number, seen: string | undefined) =>
-      Promise.all((await rackPage(db, wish, most, seen)).map(tagOf))
-    await sendList(response, { ...(limit && { limit }), ...(after && { after }) }, page, ({ id }) => id)
+    await lists.send(
+      request,
+      response,
+      { limit, after },
+      {
+        total: () => countWanted(db, wish),
+        page: async (most, seen) => Promise.all((await rackPage(db, wish, most, seen)).map(tagOf)),
+      },
+    )
   })
 
   router.post('/', async (request, response) => {

@@ -295,10 +295,12 @@ describe('asked again and again', () => {
     const { parts, families, stations } = (await shop.get('rack')).body
     for (const part of ['hanging', 'open', 'out', 'unfit', 'released', 'due', 'retired'])
       expect([part, parts[part]]).toEqual([part, (await list(`part=${part}`)).length])
-    for (const [family, count] of Object.entries(families))
-      expect([family, count]).toEqual([family, (await list(`part=hanging&family=${family}`)).length])
-    for (const [station, count] of Object.entries(stations))
-      expect([station, count]).toEqual([station, (await list(`part=hanging&station=${station}`)).length])
+    expect(families.length).toBeGreaterThan(3)
+    for (const { id, count } of families)
+      expect([id, count]).toEqual([id, (await list(`part=hanging&family=${id}`)).length])
+    expect(stations.length).toBeGreaterThan(0)
+    for (const { id, count } of stations)
+      expect([id, count]).toEqual([id, (await list(`part=hanging&station=${id}`)).length])
   })
 
   it.each([

@@ -1,9 +1,10 @@
-import type { StationId } from '@overhaul/core/brake/station'
-import { and, asc, eq, inArray, isNotNull, isNull, type SQL, sql } from 'drizzle-orm'
+import { STATIONS, type StationId } from '@overhaul/core/brake/station'
+import { FAMILIES } from '@overhaul/core/workshop/families'
+import { and, asc, eq, inArray, isNotNull, lte, type SQL, sql } from 'drizzle-orm'
 import { groupBy } from '../app/group-by.ts'
 import { type JobAt, LAST_SEQ } from '../bench/summary.ts'
 import { soughtIn } from '../db/rack.ts'
-import { bicycles, hanging, jobs } from '../db/schema.ts'
+import { bicycles, hanging, jobs, tags } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 
 /** Parts of the rail. */
@@ -26,51 +27,67 @@ export interface RackWish {
 
 export interface RackCounts {
   readonly parts: Readonly<Record<RackPart, number>>
-  readonly families: Readonly<Record<string, number>>
-  readonly stations: Readonly<Record<string, number>>
+  /** Those there are, in the order of the trade’s own lists. */
+  readonly families: readonly Counted[]
+  readonly stations: readonly Counted[]
 }
 
-/** What of a brake puts its bicycle in a part of the rail. */
-const BRAKE_IN: Readonly<Record<RackPart, (today: string) => SQL | undefined>> = {
-  hanging: () => undefined,
-  retired: () => undefined,
+/** What bicycles are told apart by, and how many there are of it. */
+interface Counted {
+  readonly id: string
+  readonly title: string
+  readonly count: number
+}
+
+/** What puts a bicycle in a part of the rail. */
+const IN_PART: Readonly<Record<RackPart, (today: string) => SQL | undefined>> = {
+  hanging: () => eq(tags.isRetired, false),
+  retired: () => eq(tags.isRetired, true),
+  open: () => and(eq(tags.isRetired, false), eq(tags.isOpen, true)),
+  out: () => and(eq(tags.isRetired, false), eq(tags.isOut, true)),
+  unfit: () => and(eq(tags.isRetired, false), eq(tags.isUnfit, true)),
+  released: () => and(eq(tags.isRetired, false), eq(tags.isReleased, true)),
+  due: (today) => and(eq(tags.isRetired, false), lte(tags.lookAgain, today)),
+}
+
+/** What must be so of the brake that is asked for, for its bicycle to be in this part. */
+const BRAKE_IN: Readonly<Partial<Record<RackPart, (today: string) => SQL>>> = {
   open: () => eq(hanging.state, 'open'),
   out: () => eq(hanging.isOut, true),
   unfit: () => eq(hanging.state, 'closed'),
   released: () => eq(hanging.state, 'released'),
-  due: (today) => sql`${hanging.lookAgain} <= ${today}`,
+  due: (today) => lte(hanging.lookAgain, today),
 }
 
-/** Released means all of it: no brake is open, and none is not to be ridden. */
-const NONE_LEFT = sql`NOT EXISTS (SELECT 1 FROM hanging AS other WHERE other.bicycleId = ${bicycles.id} AND other.state IN ('open', 'closed'))`
-
-function wanted({ part, q, family, station }: RackWish, today: string): SQL | undefined {
+/** Bicycles with a brake that is all of what is asked of it. */
+function onBrake({ part, family, station }: RackWish, today: string): SQL | undefined {
+  if (family === undefined && station === undefined) return undefined
   const brake = and(
-    part && BRAKE_IN[part](today),
     family === undefined ? undefined : eq(hanging.family, family),
     station === undefined ? undefined : eq(hanging.station, station),
+    part && BRAKE_IN[part]?.(today),
   )
-  const sought = q === undefined ? undefined : soughtIn(q)
+  return sql`${tags.bicycleId} IN (SELECT ${hanging.bicycleId} FROM ${hanging} WHERE ${brake})`
+}
+
+function wanted(wish: RackWish, today: string): SQL | undefined {
+  const sought = wish.q === undefined ? undefined : soughtIn(wish.q)
   return and(
-    part === undefined ? undefined : part === 'retired' ? isNotNull(bicycles.retiredAt) : isNull(bicycles.retiredAt),
-    brake && sql`EXISTS (SELECT 1 FROM ${hanging} WHERE ${hanging.bicycleId} = ${bicycles.id} AND ${brake})`,
-    part === 'released' ? NONE_LEFT : undefined,
-    sought === undefined
-      ? undefined
-      : sql`${bicycles.id} IN (SELECT tags.bicycleId FROM tag_words JOIN tags ON tags.n = tag_words.rowid WHERE tag_words MATCH ${sought})`,
+    wish.part && IN_PART[wish.part](today),
+    onBrake(wish, today),
+    sought === undefined ? undefined : sql`${tags.n} IN (SELECT rowid FROM tag_words WHERE tag_words MATCH ${sought})`,
   )
 }
 
-const TOUCHED = sql`coalesce((SELECT max(touched.touchedAt) FROM hanging AS touched WHERE touched.bicycleId = bicycles.id), bicycles.createdAt)`
 const AFTER = {
   name: (id: string) =>
-    sql`(bicycles.name COLLATE NOCASE, bicycles.id) > (SELECT seen.name COLLATE NOCASE, seen.id FROM bicycles AS seen WHERE seen.id = ${id})`,
+    sql`(tags.name COLLATE NOCASE, tags.bicycleId) > (SELECT seen.name, seen.bicycleId FROM tags AS seen WHERE seen.bicycleId = ${id})`,
   recent: (id: string) =>
-    sql`(${TOUCHED}, bicycles.id) < (SELECT coalesce((SELECT max(h.touchedAt) FROM hanging AS h WHERE h.bicycleId = seen.id), seen.createdAt), seen.id FROM bicycles AS seen WHERE seen.id = ${id})`,
+    sql`(tags.touchedAt, tags.bicycleId) < (SELECT seen.touchedAt, seen.bicycleId FROM tags AS seen WHERE seen.bicycleId = ${id})`,
 } as const
 const ORDER = {
-  name: sql`bicycles.name COLLATE NOCASE, bicycles.id`,
-  recent: sql`${TOUCHED} DESC, bicycles.id DESC`,
+  name: sql`tags.name COLLATE NOCASE, tags.bicycleId`,
+  recent: sql`tags.touchedAt DESC, tags.bicycleId DESC`,
 } as const
 
 /** Today, by which something is due; ISO 8601. */
@@ -78,7 +95,7 @@ const todayNow = () => new Date().toISOString().slice(0, 10)
 
 /** How many bicycles are wanted, on all pages. */
 export async function countWanted(db: Db, wish: RackWish, today = todayNow()): Promise<number> {
-  const [row] = await db.select({ count: sql<number>`count(*)` }).from(bicycles).where(wanted(wish, today))
+  const [row] = await db.select({ count: sql<number>`count(*)` }).from(tags).where(wanted(wish, today))
   return row?.count ?? 0
 }
 
@@ -101,12 +118,19 @@ export async function rackPage(
   after?: string,
   today = todayNow(),
 ): Promise<readonly Hung[]> {
-  const page = await db
-    .select()
-    .from(bicycles)
+  const wantedIds = db
+    .select({ id: tags.bicycleId })
+    .from(tags)
     .where(and(wanted(wish, today), after === undefined ? undefined : AFTER[wish.sort](after)))
     .orderBy(ORDER[wish.sort])
     .limit(limit)
+    .as('wanted')
+  const page = await db
+    .select({ bicycle: bicycles })
+    .from(wantedIds)
+    .innerJoin(bicycles, eq(bicycles.id, wantedIds.id))
+    .innerJoin(tags, eq(tags.bicycleId, bicycles.id))
+    .orderBy(ORDER[wish.sort])
   const rows = await db
     .select({ brake: hanging, job: jobs, lastSeq: LAST_SEQ })
     .from(hanging)
@@ -114,12 +138,12 @@ export async function rackPage(
     .where(
       inArray(
         hanging.bicycleId,
-        page.map(({ id }) => id),
+        page.map(({ bicycle }) => bicycle.id),
       ),
     )
     .orderBy(asc(hanging.end))
   const ofBicycle = groupBy(rows, ({ brake }) => brake.bicycleId)
-  return page.map((bicycle) => ({
+  return page.map(({ bicycle }) => ({
     bicycle,
     brakes: (ofBicycle.get(bicycle.id) ?? []).map(({ brake, job, lastSeq }) => ({
       id: brake.brakeId,
@@ -132,39 +156,36 @@ export async function rackPage(
 
 /** How many bicycles are in each part of the rail, have a brake of each family, and a job at each station. */
 export async function countRack(db: Db, today = todayNow()): Promise<RackCounts> {
-  const [parts] = await db.all<Record<RackPart, number>>(sql`
-    WITH line AS (
-      SELECT bicycles.id,
-        bicycles.retiredAt IS NOT NULL AS retired,
-        coalesce(max(state = 'open'), 0) AS open,
-        coalesce(max(isOut), 0) AS out,
-        coalesce(max(state = 'closed'), 0) AS unfit,
-        coalesce(max(state = 'released'), 0) AND NOT coalesce(max(state IN ('open', 'closed')), 0) AS released,
-        coalesce(max(lookAgain <= ${today}), 0) AS due
-      FROM bicycles LEFT JOIN hanging ON hanging.bicycleId = bicycles.id
-      GROUP BY bicycles.id
+  const [parts] = await db
+    .select(
+      Object.fromEntries(
+        PARTS.map((part) => [part, sql<number>`count(*) FILTER (WHERE ${IN_PART[part](today)})`]),
+      ) as Record<RackPart, SQL<number>>,
     )
-    SELECT
-      coalesce(sum(NOT retired), 0) AS hanging,
-      coalesce(sum(retired), 0) AS retired,
-      coalesce(sum(NOT retired AND open), 0) AS open,
-      coalesce(sum(NOT retired AND out), 0) AS out,
-      coalesce(sum(NOT retired AND unfit), 0) AS unfit,
-      coalesce(sum(NOT retired AND released), 0) AS released,
-      coalesce(sum(NOT retired AND due), 0) AS due
-    FROM line`)
-  const by = async (column: typeof hanging.family | typeof hanging.station) => {
+    .from(tags)
+  const by = async (
+    column: typeof hanging.family | typeof hanging.station,
+    known: readonly { readonly id: string; readonly title: string }[],
+  ) => {
     const rows = await db
       .select({ of: column, count: sql<number>`count(DISTINCT ${hanging.bicycleId})` })
       .from(hanging)
-      .innerJoin(bicycles, eq(bicycles.id, hanging.bicycleId))
-      .where(and(isNull(bicycles.retiredAt), isNotNull(column)))
+      .where(
+        and(
+          isNotNull(column),
+          sql`${hanging.bicycleId} NOT IN (SELECT ${tags.bicycleId} FROM ${tags} WHERE ${tags.isRetired})`,
+        ),
+      )
       .groupBy(column)
-    return Object.fromEntries(rows.map(({ of, count }) => [String(of), count]))
+    const counts = new Map(rows.map(({ of, count }) => [of as string, count]))
+    return known.flatMap(({ id, title }) => {
+      const count = counts.get(id)
+      return count === undefined ? [] : [{ id, title, count }]
+    })
   }
   return {
-    parts: parts as Record<RackPart, number>,
-    families: await by(hanging.family),
-    stations: await by(hanging.station),
+    parts: parts ?? (Object.fromEntries(PARTS.map((part) => [part, 0])) as Record<RackPart, number>),
+    families: await by(hanging.family, FAMILIES),
+    stations: await by(hanging.station, STATIONS),
   }
 }

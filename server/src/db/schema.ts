@@ -6,20 +6,16 @@ import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 
-export const bicycles = sqliteTable(
-  'bicycles',
-  {
-    id: text().primaryKey(),
-    /** Short, for its tag: given when it is hung up, and to older ones when the data is opened. */
-    code: text().unique(),
-    name: text().notNull(),
-    description: text().notNull().default(''),
-    createdAt: text().notNull(),
-    /** Taken off the rack with its brakes and jobs, and brought back by taking this away. */
-    retiredAt: text(),
-  },
-  (table) => [index('bicycles_by_name').on(sql`${table.name} COLLATE NOCASE`, table.id)],
-)
+export const bicycles = sqliteTable('bicycles', {
+  id: text().primaryKey(),
+  /** Short, for its tag: given when it is hung up, and to older ones when the data is opened. */
+  code: text().unique(),
+  name: text().notNull(),
+  description: text().notNull().default(''),
+  createdAt: text().notNull(),
+  /** Taken off the rack with its brakes and jobs, and brought back by taking this away. */
+  retiredAt: text(),
+})
 
 export const brakes = sqliteTable(
   'brakes',
@@ -35,6 +31,7 @@ export const brakes = sqliteTable(
     retiredAt: text(),
   },
   (table) => [
+    index('brakes_by_bicycle').on(table.bicycleId),
     uniqueIndex('brakes_one_hanging_an_end').on(table.bicycleId, table.end).where(sql`${table.retiredAt} is null`),
   ],
 )
@@ -127,8 +124,8 @@ export const JOB_STATES = ['none', 'open', 'released', 'closed'] as const
 
 /**
  * What the rack is filtered by, a narrow row for each brake that hangs there. Triggers derive it from brakes and jobs as they are
- * written, so that it can be neither forgotten nor behind (drizzle/0005_rack.sql); so too the words that are searched, in
- * `tag_words` (by `tags.n`) and `job_words` (by a job’s number).
+ * written, and the tags from it, so that neither can be forgotten or behind (drizzle/0005_rack.sql); so too the words that are
+ * searched, in `tag_words` (by `tags.n`) and `job_words` (by a job’s number).
  */
 export const hanging = sqliteTable(
   'hanging',
@@ -147,14 +144,39 @@ export const hanging = sqliteTable(
     lookAgain: text(),
     touchedAt: text().notNull(),
   },
-  (table) => [index('hanging_by_bicycle').on(table.bicycleId)],
+  (table) => [
+    index('hanging_by_bicycle').on(table.bicycleId),
+    index('hanging_by_family').on(table.family, table.bicycleId),
+    index('hanging_by_station').on(table.station, table.bicycleId),
+  ],
 )
 
-/** A bicycle’s number among the words that are searched. */
-export const tags = sqliteTable('tags', {
-  n: integer().primaryKey(),
-  bicycleId: text().notNull().unique(),
-})
+const flag = () => integer({ mode: 'boolean' }).notNull().default(false)
+
+/** What a bicycle’s tag says of all its brakes together. */
+export const tags = sqliteTable(
+  'tags',
+  {
+    /** Its number among the words that are searched. */
+    n: integer().primaryKey(),
+    bicycleId: text().notNull().unique(),
+    name: text().notNull(),
+    isRetired: flag(),
+    isOpen: flag(),
+    isOut: flag(),
+    /** A brake was closed unreleased: not to be ridden. */
+    isUnfit: flag(),
+    /** All of it: no brake is open, and none is not to be ridden. */
+    isReleased: flag(),
+    /** The first day by which one of its released brakes is to be looked at again. */
+    lookAgain: text(),
+    touchedAt: text().notNull(),
+  },
+  (table) => [
+    index('tags_by_name').on(sql`${table.name} COLLATE NOCASE`, table.bicycleId),
+    index('tags_by_touch').on(table.touchedAt, table.bicycleId),
+  ],
+)
 
 /** Counts every change of what the rack shows: what was read at one count is still so while it stands. One row. */
 export const changes = sqliteTable('changes', {

@@ -4,13 +4,12 @@ import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
-import { isUnchanged, PAGE, SOUGHT, STATION, sendList } from '../app/lists.ts'
+import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
 import { ID, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import type { Benches } from '../bench/benches.ts'
 import { logOf } from '../bench/open-job.ts'
 import { LAST_SEQ } from '../bench/summary.ts'
-import { rackCount } from '../db/rack.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import { tagAddress } from '../tags/address.ts'
@@ -66,16 +65,21 @@ export function jobRoutes(
 ): Router {
   const router = Router()
   const { db } = store
+  const lists = new Lists(store)
 
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'newest', ...more } = validate<JobQuery>(JOB_QUERY, request.query, 'query')
-    if (isUnchanged(request, response, store, await rackCount(db))) return
     const wish: JobWish = { sort, ...more }
     if (after !== undefined) await find(after, 'after')
-    response.setHeader('X-Total', await countJobs(db, wish))
-    const page = async (most: number, seen: string | undefined) =>
-      Promise.all((await jobsPage(db, wish, most, seen)).map((row) => ledger.fresh(row)))
-    await sendList(response, { ...(limit && { limit }), ...(after && { after }) }, page, ({ id }) => id)
+    await lists.send(
+      request,
+      response,
+      { limit, after },
+      {
+        total: () => countJobs(db, wish),
+        page: async (most, seen) => Promise.all((await jobsPage(db, wish, most, seen)).map((row) => ledger.fresh(row))),
+      },
+    )
   })
 
   /** What the last job on this brake found, if it was closed unreleased: it opens the next one. */

@@ -17,12 +17,14 @@ export interface Appended {
   readonly entries: readonly Entry[]
 }
 
-const SUMMARY_REST_MS = 300
-const SUMMARY_LATEST_MS = 3000
+const NOTHING = () => undefined
+const SUMMARY_REST_MS = 1500
+const SUMMARY_LATEST_MS = 5000
 
 /** Appends to jobs' logs, in order and once, and keeps the rack's summaries. What is judged and told is worked out at a bench. */
 export class Ledger {
   private readonly queues = new Map<string, Promise<unknown>>()
+  private telling: Promise<void> = Promise.resolve()
   private closing = false
   private freshening: Promise<void> = Promise.resolve()
   private readonly summaries = new Map<string, { readonly timer: NodeJS.Timeout; readonly since: number }>()
@@ -114,7 +116,8 @@ export class Ledger {
     const delay = Math.max(0, Math.min(SUMMARY_REST_MS, since + SUMMARY_LATEST_MS - Date.now()))
     const timer = setTimeout(() => {
       this.summaries.delete(jobId)
-      this.summarise(jobId).catch((error) => console.error(error))
+      // One after the other: whoever writes at the bench waits for one of them at most.
+      this.telling = this.telling.then(() => this.summarise(jobId)).then(NOTHING, (error) => console.error(error))
     }, delay)
     this.summaries.set(jobId, { timer, since })
   }
@@ -166,7 +169,7 @@ export class Ledger {
   /** Writes every summary still waiting; called before the store closes. */
   async flush(): Promise<void> {
     this.closing = true
-    await this.freshening
+    await Promise.all([this.freshening, this.telling])
     const waiting = [...this.summaries.keys()]
     for (const { timer } of this.summaries.values()) clearTimeout(timer)
     this.summaries.clear()

@@ -7,7 +7,30 @@ afterEach(() => vi.unstubAllGlobals())
 describe('asking the server', () => {
   it('gives what it answers', async () => {
     answer(200, [{ id: 'a' }])
-    expect(await api.rack()).toEqual([{ id: 'a' }])
+    expect(await api.drawer()).toEqual([{ id: 'a' }])
+  })
+
+  it('a page of the rack is asked for by what is wanted, and comes with how many there are', async () => {
+    const asked: string[] = []
+    vi.stubGlobal('fetch', async (path: string) => {
+      asked.push(path)
+      return Response.json([{ id: 'a' }], { headers: { 'X-Total': '712' } })
+    })
+    expect(await api.rackPage({ part: 'out', q: 'Žluť 07', sort: 'recent', station: 'bite' }, 'x')).toEqual({
+      rows: [{ id: 'a' }],
+      total: 712,
+    })
+    const query = new URLSearchParams(asked[0]?.split('?')[1])
+    expect(Object.fromEntries(query)).toEqual({
+      part: 'out',
+      q: 'Žluť 07',
+      sort: 'recent',
+      station: 'bite',
+      limit: '50',
+      after: 'x',
+    })
+    await api.rackPage({ part: 'hanging', q: '', sort: 'name' })
+    expect(asked[1]).toBe('/api/bicycles?part=hanging&sort=name&limit=50')
   })
 
   it('a refusal keeps its sentence', async () => {

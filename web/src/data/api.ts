@@ -25,7 +25,12 @@ export class InTrouble extends Away {}
 
 const PATIENCE_MS = 8000
 
-async function call<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<T> {
+async function answerTo(
+  method: string,
+  path: string,
+  body?: unknown,
+  type = 'application/json',
+): Promise<{ readonly told: unknown; readonly headers: Headers }> {
   let response: Response
   try {
     response = await fetch(`/api/${path}`, {
@@ -40,7 +45,7 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
     throw new Away('The workshop’s server does not answer.')
   }
   const answer: unknown = await response.json().catch(() => undefined)
-  if (response.ok) return answer as T
+  if (response.ok) return { told: answer, headers: response.headers }
   const fault = (answer as { error?: Fault } | undefined)?.error
   const trouble = (answer as { trouble?: string } | undefined)?.trouble
   if (trouble || fault?.code === 'data-gone') throw new InTrouble(trouble ?? fault?.message)
@@ -48,6 +53,20 @@ async function call<T>(method: string, path: string, body?: unknown, type = 'app
   if (!fault || response.status >= 500 || response.status === 401)
     throw new Away(fault?.message ?? `The server answered ${response.status}.`)
   throw new ApiFault(response.status, fault)
+}
+
+const call = async <T>(...asked: Parameters<typeof answerTo>): Promise<T> => (await answerTo(...asked)).told as T
+
+/** A page of a list, and how many there are on all its pages. */
+export interface ListPage<T> {
+  readonly rows: readonly T[]
+  readonly total: number
+}
+
+async function listPage<T>(path: string): Promise<ListPage<T>> {
+  const { told, headers } = await answerTo('GET', path)
+  const rows = told as readonly T[]
+  return { rows, total: Number(headers.get('X-Total') ?? rows.length) }
 }
 
 /** What went wrong with something that is not kept for sending: nothing was written, and the hand tries again. */
@@ -82,10 +101,41 @@ export interface JobRow {
   readonly summary: {
     readonly stations: readonly StationStatus[]
     readonly nextSay: string
+    /** Where the work is. */
+    readonly station?: string
+    /** The last thing that was written of it. */
+    readonly last?: { readonly at: string; readonly by: string; readonly say: string }
     readonly unfit?: readonly string[]
     /** The day by which a released brake should be looked at again. */
     readonly lookAgain?: string
   }
+}
+
+/** Parts of the rail, as the server names them. */
+export type RackPart = 'hanging' | 'open' | 'out' | 'unfit' | 'released' | 'due' | 'retired'
+
+/** Which bicycles are wanted, and in what order. */
+export interface RackWish {
+  readonly part: RackPart
+  readonly q: string
+  readonly family?: string
+  readonly station?: string
+  readonly sort: 'name' | 'recent'
+}
+
+/** How many bicycles are in each part of the rail, have a brake of each family, and a job at each station. */
+export interface RackCounts {
+  /** The same while nothing changed. */
+  readonly changes: number
+  readonly parts: Readonly<Record<RackPart, number>>
+  readonly families: readonly Counted[]
+  readonly stations: readonly Counted[]
+}
+
+export interface Counted {
+  readonly id: string
+  readonly title: string
+  readonly count: number
 }
 
 export interface RackBicycle {
@@ -179,13 +229,25 @@ export interface Request {
 
 export const send = ({ method, path, body }: Request): Promise<unknown> => call(method, path, body)
 
+const A_PAGE = 50
+
+const queryOf = (asked: Readonly<Record<string, string | number | undefined>>): string =>
+  new URLSearchParams(
+    Object.entries(asked).flatMap(([key, value]) =>
+      value === undefined || value === '' ? [] : [[key, String(value)]],
+    ),
+  ).toString()
+
 export const api = {
   health: () => call<{ status: string }>('GET', 'health'),
   door: () => call<DoorState>('GET', 'door'),
   comeIn: (code: string, device: string) => call<{ may: string }>('POST', 'door', { code, device }),
   showOut: (id: string) => call<void>('DELETE', `door/devices/${id}`),
   changeCodes: () => call<void>('DELETE', 'door/codes'),
-  rack: () => call<readonly RackBicycle[]>('GET', 'bicycles'),
+  rack: () => call<RackCounts>('GET', 'rack'),
+  /** A page of the bicycles wanted; whether more follow is told by the total. */
+  rackPage: (wish: RackWish, after?: string) =>
+    listPage<RackBicycle>(`bicycles?${queryOf({ ...wish, limit: A_PAGE, after })}`),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
   entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),
   append: (id: string, entries: readonly Entry[]) =>

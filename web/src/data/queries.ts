@@ -1,7 +1,8 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { loadFamily } from '@overhaul/core/workshop/load'
-import { QueryClient, useQuery } from '@tanstack/react-query'
-import { ApiFault, Away, api, InTrouble, type JobRecord } from './api.ts'
+import { infiniteQueryOptions, keepPreviousData, QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useEffect, useRef } from 'react'
+import { ApiFault, Away, api, InTrouble, type JobRecord, type RackWish } from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
 
 /** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */
@@ -17,9 +18,38 @@ export const queryClient = new QueryClient({
 })
 
 const RACK = ['rack'] as const
+
+/** Everything that hangs there, by name. */
+export const WHOLE_RACK: RackWish = { part: 'hanging', q: '', sort: 'name' }
+
 const jobKey = (id: string) => ['job', id] as const
 
-export const useRack = () => useQuery({ queryKey: RACK, queryFn: api.rack, refetchInterval: 10_000 })
+const RACK_LIST = [...RACK, 'list'] as const
+
+/** How many bicycles are where; asked again and again, which costs nothing while nothing changed. */
+export const useRackCounts = () => useQuery({ queryKey: [...RACK, 'counts'], queryFn: api.rack, refetchInterval: 5000 })
+
+const rackList = (wish: RackWish) =>
+  infiniteQueryOptions({
+    queryKey: [...RACK_LIST, wish],
+    queryFn: ({ pageParam }) => api.rackPage(wish, pageParam),
+    initialPageParam: undefined as string | undefined,
+    getNextPageParam: (last, pages) =>
+      pages.reduce((sum, { rows }) => sum + rows.length, 0) < last.total ? last.rows.at(-1)?.id : undefined,
+  })
+
+/** The bicycles wanted, page by page; read again when something on the rack changed. What was shown stays until its successor is there. */
+export function useRackList(wish: RackWish) {
+  const changes = useRackCounts().data?.changes
+  const list = useInfiniteQuery({ ...rackList(wish), placeholderData: keepPreviousData })
+  const seen = useRef(changes)
+  useEffect(() => {
+    if (seen.current !== undefined && seen.current !== changes)
+      queryClient.invalidateQueries({ queryKey: RACK_LIST }).catch(() => undefined)
+    seen.current = changes
+  }, [changes])
+  return list
+}
 
 export const useJobRecord = (id: string) =>
   useQuery({ queryKey: jobKey(id), queryFn: () => api.job(id), staleTime: Number.POSITIVE_INFINITY })
@@ -36,7 +66,8 @@ export const useFamily = (id: string | undefined) =>
     gcTime: Number.POSITIVE_INFINITY,
   })
 
-export const useBicycle = (id: string) => useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id) })
+export const useBicycle = (id: string | undefined) =>
+  useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id as string), enabled: id !== undefined })
 
 /** A bicycle was changed: it, the rack and the jobs open on it are read again. */
 export const refreshBicycle = (id: string) =>
@@ -108,7 +139,8 @@ export const knownLast = (jobId: string): number =>
 /** What stands in the rooms that list things, so that they can be walked through while the server is away. */
 export const fetchRooms = () =>
   Promise.all([
-    queryClient.prefetchQuery({ queryKey: RACK, queryFn: api.rack }),
+    queryClient.prefetchQuery({ queryKey: [...RACK, 'counts'], queryFn: api.rack }),
+    queryClient.prefetchInfiniteQuery(rackList(WHOLE_RACK)),
     queryClient.prefetchQuery({ queryKey: ['drawer', 'parts'], queryFn: api.drawer }),
   ])
 
