@@ -16,7 +16,7 @@ export default defineConfig({
     target: 'node20',
     minify: false,
     rollupOptions: {
-      input: { main: 'src/main.ts', work: 'src/bench/work.ts', press: 'src/print/press.ts' },
+      input: { main: 'src/main.ts', bench: 'src/bench/work.ts', rail: 'src/rail/work.ts', press: 'src/print/press.ts' },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
     },
   },

@@ -64,6 +64,7 @@ export async function started(data: string): Promise<ChildProcess> {
     env,
     stdio: ['ignore', 'ignore', 'inherit'],
   })
+  process.once('exit', () => child.kill())
   while (!(await answers())) {
     if (child.exitCode !== null) throw new Error(`The server ended with ${child.exitCode}.`)
     await new Promise((resolve) => setTimeout(resolve, 20))

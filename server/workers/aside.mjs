@@ -7,6 +7,10 @@ const WORK = {
     const { rows } = await client.execute('PRAGMA quick_check(5)')
     return rows.map((row) => String(row.quick_check)).filter((line) => line !== 'ok')
   },
+  async layIn(client) {
+    await client.execute('PRAGMA wal_checkpoint(PASSIVE)')
+    return []
+  },
   async backup(client, { to }) {
     await client.execute({ sql: 'VACUUM INTO ?', args: [to] })
     return []

@@ -2,7 +2,6 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
 import staticGzip from 'express-static-gzip'
-import type { Benches } from '../bench/benches.ts'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { rackRoutes } from '../bicycles/rack-routes.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
@@ -16,6 +15,7 @@ import { jobRoutes } from '../jobs/jobs.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { tagRoutes } from '../tags/tags.ts'
+import type { Workers } from '../workers/workers.ts'
 import type { Door } from './door.ts'
 import { doorRoutes } from './door-routes.ts'
 import { HttpFault, notFound } from './fault.ts'
@@ -87,7 +87,7 @@ const onUnknown: RequestHandler = (request) => {
 
 export interface Served {
   readonly store: Store
-  readonly benches: Benches
+  readonly workers: Workers
   readonly ledger: Ledger
   readonly streams: Streams
   readonly drawer: Drawer
@@ -108,7 +108,7 @@ const compressed = (folder: string): RequestHandler =>
   })
 
 /** The HTTP face of the workshop. No formula lives here. */
-export function createApp({ store, benches, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
+export function createApp({ store, workers, ledger, streams, drawer, hosts, door, places, web }: Served): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(headers)
@@ -124,12 +124,12 @@ export function createApp({ store, benches, ledger, streams, drawer, hosts, door
   app.use('/api/door', doorRoutes(door, places))
   app.use('/api', door.check)
   app.use('/api', stopWriting(store))
-  app.use('/api/bicycles', bicycleRoutes(store, ledger, streams))
-  app.use('/api/rack', rackRoutes(store))
+  app.use('/api/bicycles', bicycleRoutes(store, workers, ledger, streams))
+  app.use('/api/rack', rackRoutes(store, workers))
   app.use('/api/tags', tagRoutes(store, places))
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())
-  app.use('/api/jobs', jobRoutes(store, benches, ledger, streams, places))
+  app.use('/api/jobs', jobRoutes(store, workers, ledger, streams, places))
   app.use('/api/drawer', drawerRoutes(drawer))
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)

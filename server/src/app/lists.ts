@@ -1,9 +1,9 @@
-import { setImmediate } from 'node:timers/promises'
 import { STATIONS } from '@overhaul/core/brake/station'
 import type { Request, Response } from 'express'
 import Joi from 'joi'
 import { rackCount } from '../db/rack.ts'
 import type { Store } from '../db/store.ts'
+import type { Looked } from '../rail/rail.ts'
 import { ID } from './told.ts'
 
 /** The most of a list that is sent at once; the whole of it goes in pages of as many. */
@@ -37,7 +37,7 @@ export function isUnchanged(request: Request, response: Response, { opened }: St
 
 interface Kept {
   readonly mark: string
-  readonly body: Promise<string>
+  readonly page: Promise<Looked>
   readonly total: Promise<number>
 }
 
@@ -45,32 +45,44 @@ interface Kept {
 const MOST_KEPT = 32
 
 /** Where a list comes from: how many there are, and some of them from one on. */
-export interface ListSource<T> {
+export interface ListSource {
   readonly total: () => Promise<number>
-  readonly page: (limit: number, after: string | undefined) => Promise<readonly T[]>
+  readonly page: (limit: number, after: string | undefined) => Promise<Looked>
 }
 
 /** Sends a list: the page that was asked for, worked out once for everybody while nothing changed, or all of it. */
-export class Lists<T extends { readonly id: string }> {
+export class Lists {
   private readonly kept = new Map<string, Kept>()
 
-  constructor(private readonly store: Store) {}
+  /** `freshen` works out what is told of jobs of which more was written. */
+  constructor(
+    private readonly store: Store,
+    private readonly freshen: (jobIds: readonly string[]) => Promise<void>,
+  ) {}
 
   async send(
     request: Request,
     response: Response,
     { limit, after }: { readonly limit?: number | undefined; readonly after?: string | undefined },
-    source: ListSource<T>,
+    source: ListSource,
   ): Promise<void> {
     const count = await rackCount(this.store.db)
     if (isUnchanged(request, response, this.store, count)) return
-    if (limit === undefined) return sendWhole(response, source, after)
-    const { body, total } = this.once(request.originalUrl, String(response.getHeader('ETag')), () => ({
-      body: source.page(limit, after).then((rows) => JSON.stringify(rows)),
+    if (limit === undefined) return this.sendWhole(response, source, after)
+    const { page, total } = this.once(request.originalUrl, String(response.getHeader('ETag')), () => ({
+      page: this.fresh(source, limit, after),
       total: source.total(),
     }))
     response.setHeader('X-Total', await total)
-    response.type('json').send(await body)
+    response.type('json').send((await page).body)
+  }
+
+  /** A page with everything written of its jobs told: one that is behind is looked at once more. */
+  private async fresh({ page }: ListSource, limit: number, after: string | undefined): Promise<Looked> {
+    const looked = await page(limit, after)
+    if (looked.stale.length === 0) return looked
+    await this.freshen(looked.stale)
+    return page(limit, after)
   }
 
   private once(url: string, mark: string, make: () => Omit<Kept, 'mark'>): Kept {
@@ -79,28 +91,23 @@ export class Lists<T extends { readonly id: string }> {
     const made = { mark, ...make() }
     this.kept.delete(url)
     this.kept.set(url, made)
-    Promise.all([made.body, made.total]).catch(() => this.kept.delete(url))
+    Promise.all([made.page, made.total]).catch(() => this.kept.delete(url))
     const [oldest] = this.kept.keys()
     if (oldest !== undefined && this.kept.size > MOST_KEPT) this.kept.delete(oldest)
     return made
   }
-}
 
-/** All of it, page by page, with room between them for whoever else asks. */
-async function sendWhole<T extends { readonly id: string }>(
-  response: Response,
-  { total, page }: ListSource<T>,
-  after: string | undefined,
-): Promise<void> {
-  response.setHeader('X-Total', await total())
-  response.type('json').write('[')
-  let last = after
-  for (let rows = 0; ; ) {
-    const some = await page(MOST_AT_ONCE, last)
-    for (const row of some) response.write(`${rows++ > 0 ? ',' : ''}${JSON.stringify(row)}`)
-    last = some.at(-1)?.id ?? last
-    if (some.length < MOST_AT_ONCE || response.destroyed) break
-    await setImmediate()
+  /** All of it, page by page, with room between them for whoever else asks. */
+  private async sendWhole(response: Response, source: ListSource, after: string | undefined): Promise<void> {
+    response.setHeader('X-Total', await source.total())
+    response.type('json').write('[')
+    for (let last = after, sent = 0; ; ) {
+      const looked = await this.fresh(source, MOST_AT_ONCE, last)
+      if (looked.rows > 0) response.write((sent > 0 ? ',' : '') + looked.body.slice(1, -1))
+      sent += looked.rows
+      last = looked.last
+      if (looked.rows < MOST_AT_ONCE || response.destroyed) break
+    }
+    response.end(']')
   }
-  response.end(']')
 }

@@ -1,12 +1,12 @@
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import { Benches } from '../bench/benches.ts'
 import { backUpDaily } from '../db/backups.ts'
 import { isUntouched, openStore } from '../db/store.ts'
 import { Drawer } from '../drawer/drawer.ts'
 import { Ledger } from '../jobs/ledger.ts'
 import { Streams } from '../jobs/stream.ts'
+import { Workers } from '../workers/workers.ts'
 import { createApp } from './app.ts'
 import { Door } from './door.ts'
 import { networkAddresses } from './guard.ts'
@@ -61,8 +61,8 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   }
   const store = await openStore(settings.data, settings.mostMb)
   if (!store.ok) return letGo(store)
-  const benches = new Benches(settings.data)
-  const ledger = new Ledger(store.value, benches)
+  const workers = new Workers(settings.data)
+  const ledger = new Ledger(store.value, workers)
   const streams = new Streams()
   const drawer = new Drawer(store.value)
   const hosts = settings.share ? networkAddresses() : [settings.host]
@@ -70,7 +70,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   const places = () => (settings.share ? networkAddresses().map((each) => `http://${each}:${listening.value}`) : [])
   const app = createApp({
     store: store.value,
-    benches,
+    workers,
     ledger,
     streams,
     drawer,
@@ -80,7 +80,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     ...(web && { web }),
   })
   server.removeAllListeners('request').on('request', app)
-  ledger.freshen()
+  ledger.begin()
   const stopBackups = backUpDaily(settings.data)
   return ok({
     port: listening.value,
@@ -89,7 +89,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
       streams.close()
       await hangUp()
       await ledger.flush().catch((error) => console.error(error))
-      await benches.close()
+      await workers.close()
       await store.value.close()
     },
   })

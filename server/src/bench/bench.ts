@@ -11,7 +11,7 @@ import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
-import { type OpenJob, readJob } from './open-job.ts'
+import { lastSeqOf, type OpenJob, readJob } from './open-job.ts'
 import { summaryOf, workedJob } from './summary.ts'
 
 /** Entries not in the log yet, with their places in it, those that are, and what else is to be written with them. */
@@ -31,24 +31,44 @@ const MOST_HELD = 64
 
 /**
  * Everything that is worked out of a job, apart from whoever answers the network: it reads the workshop's data and writes
- * nothing. A job that was judged is told whether it was written.
+ * nothing. Whether what it judged was written it sees in the log.
  */
 export class Bench {
-  private readonly held = new Map<string, Promise<Outcome<OpenJob>>>()
+  private readonly held = new Map<string, OpenJob>()
 
   constructor(private readonly db: Db) {}
 
-  private open(jobId: string): Promise<Outcome<OpenJob>> {
-    const opening = this.held.get(jobId) ?? readJob(this.db, jobId)
+  /** A job as it is written: one held is read anew where the log is not what it was judged to become. */
+  private async open(jobId: string): Promise<Outcome<OpenJob>> {
+    const held = this.held.get(jobId)
     this.held.delete(jobId)
-    this.held.set(jobId, opening)
-    opening.then(
-      ({ ok: found }) => found || this.held.delete(jobId),
-      () => this.held.delete(jobId),
-    )
+    if (held && (await this.isAsWritten(held))) {
+      this.held.set(jobId, held)
+      return ok(held)
+    }
+    const opened = await readJob(this.db, jobId)
+    if (!opened.ok) return opened
+    this.held.set(jobId, opened.value)
     const [oldest] = this.held.keys()
     if (oldest !== undefined && this.held.size > MOST_HELD) this.held.delete(oldest)
-    return opening
+    return opened
+  }
+
+  /** Whether a job that is held is what the log says, with what was judged last if that was written. */
+  private async isAsWritten(open: OpenJob): Promise<boolean> {
+    const { pending, job, entries, ids } = open
+    delete open.pending
+    const last = await lastSeqOf(this.db, job.id)
+    if (last === (entries.at(-1)?.seq ?? 0)) return true
+    if (!pending || last !== pending.fresh.at(-1)?.seq) return false
+    entries.push(...pending.fresh)
+    for (const { id } of pending.fresh) ids.add(id)
+    open.stand = pending.stand
+    const ended = endedAt(pending.stand.state.ended)
+    // One opened again is judged by its brake as it is known today.
+    const isReopened = isEnded(job) && !isEnded(ended)
+    Object.assign(job, ended)
+    return !isReopened
   }
 
   private async worked<T>(jobId: string, tell: (job: Job, open: OpenJob) => T | Promise<T>): Promise<Outcome<T>> {
@@ -63,7 +83,6 @@ export class Bench {
     const opened = await this.open(jobId)
     if (!opened.ok) return opened
     const open = opened.value
-    delete open.pending
     const seen = new Set<string>()
     const known: string[] = []
     const places: number[] = []
@@ -104,23 +123,6 @@ export class Bench {
       ...(changes && { ended }),
       ...(hardware !== open.today && { hardware }),
     })
-  }
-
-  /** What was judged last of this job was written: it is held so from now on. */
-  async wrote(jobId: string): Promise<void> {
-    const open = await this.open(jobId)
-    const pending = open.ok ? open.value.pending : undefined
-    if (!open.ok || !pending) return
-    const { job, entries, ids } = open.value
-    entries.push(...pending.fresh)
-    for (const { id } of pending.fresh) ids.add(id)
-    const ended = endedAt(pending.stand.state.ended)
-    const reopened = (job.releasedAt ?? job.closedAt) !== null && ended.releasedAt === null && ended.closedAt === null
-    // One opened again is read anew: its hardware is today's again.
-    if (reopened) this.held.delete(jobId)
-    Object.assign(job, ended)
-    open.value.stand = pending.stand
-    delete open.value.pending
   }
 
   /** Jobs whose bicycle or brake was changed: they are read anew when they are next asked for. */
@@ -180,6 +182,9 @@ export class Bench {
     return ok({ whose, hardware, learnt, entries, parts: await heldBy(this.db, jobId) })
   }
 }
+
+const isEnded = ({ releasedAt, closedAt }: NonNullable<Judged['ended']>): boolean =>
+  releasedAt !== null || closedAt !== null
 
 /** When a log ended its job, and how; neither while it is open. */
 const endedAt = (ending: Ending | undefined): NonNullable<Judged['ended']> => ({

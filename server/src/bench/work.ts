@@ -1,10 +1,5 @@
-import { workerData } from 'node:worker_threads'
-import { reader } from '../db/store.ts'
+import { answering } from '../workers/answering.ts'
 import { Bench } from './bench.ts'
-import type { Asked, BenchData } from './benches.ts'
 
-const { directory } = workerData as BenchData
-const bench = new Bench(await reader(directory))
-
-/** Answers in a worker. */
-export default ({ method, args }: Asked): unknown => (bench[method] as (...args: unknown[]) => unknown)(...args)
+/** Judges and tells in a worker. */
+export default await answering((db) => new Bench(db))

@@ -17,7 +17,8 @@ import { bicycles, brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
-import { countWanted, type Hung, PARTS, type RackWish, rackPage, SORTS } from './rack.ts'
+import { PARTS, type RackWish, SORTS } from '../rail/bicycles.ts'
+import type { Workers } from '../workers/workers.ts'
 
 const BICYCLE_NAME = NAME(80)
 const NEW_BICYCLE = Joi.object<{ id?: string; name: string; description?: string }>({
@@ -62,18 +63,10 @@ async function withCode<T>(write: (code: string) => Promise<T>): Promise<T> {
 }
 
 /** Bicycles, each with its brakes and the newest job on each brake: what hangs on the rack. */
-export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): Router {
+export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, streams: Streams): Router {
   const router = Router()
   const { db } = store
-  const lists = new Lists(store)
-
-  /** A bicycle as the rack shows it. */
-  const tagOf = async ({ bicycle, brakes: hung }: Hung) => ({
-    ...bicycle,
-    brakes: await Promise.all(
-      hung.map(async ({ newest, ...brake }) => ({ ...brake, job: newest ? await ledger.fresh(newest) : null })),
-    ),
-  })
+  const lists = new Lists(store, (ids) => ledger.freshen(ids))
 
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'name', ...more } = validate<RackQuery>(RACK_QUERY, request.query, 'query')
@@ -84,8 +77,8 @@ export function bicycleRoutes(store: Store, ledger: Ledger, streams: Streams): R
       response,
       { limit, after },
       {
-        total: () => countWanted(db, wish),
-        page: async (most, seen) => Promise.all((await rackPage(db, wish, most, seen)).map(tagOf)),
+        total: () => workers.look('countBicycles', wish),
+        page: (most, seen) => workers.look('bicycles', wish, most, seen),
       },
     )
   })

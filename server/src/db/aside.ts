@@ -17,3 +17,6 @@ export const checkDatabase = (path: string) => aside({ work: 'check', path })
 
 /** A whole copy of a database in use, as it stands; it must not exist yet. */
 export const copyDatabase = (path: string, to: string) => aside({ work: 'backup', path, to })
+
+/** Lays the short log of a database in use into its file, as far as nobody stands in the way. */
+export const layIn = (path: string) => aside({ work: 'layIn', path })

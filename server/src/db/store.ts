@@ -7,7 +7,7 @@ import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { BatchItem } from 'drizzle-orm/batch'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
-import { checkDatabase } from './aside.ts'
+import { checkDatabase, layIn } from './aside.ts'
 import { backupsOf, offerBackup } from './backups.ts'
 import { giveCodes } from './codes.ts'
 import { databaseIn, holds, lastRun, lock, watchFiles, writeRun } from './run.ts'
@@ -45,6 +45,8 @@ const PRAGMAS = [
   'PRAGMA synchronous = FULL',
   'PRAGMA foreign_keys = ON',
   'PRAGMA busy_timeout = 5000',
+  // The short log is laid in beside the writing, below; this only keeps it from growing without end.
+  'PRAGMA wal_autocheckpoint = 10000',
 ]
 
 /** Lays its pragmas on a fresh connection; `mostMb` is how large the file may grow. */
@@ -116,6 +118,9 @@ async function standsAgainst(directory: string, path: string): Promise<Outcome<n
     : refuse('data-damaged', 'OVERHAUL_DATA', `${path} is damaged: ${wrong.join('; ')}. ${how}`)
 }
 
+/** After so many writes the short log is laid into the file, aside: an entry would have to wait for it. */
+const LAY_IN_AFTER = 250
+
 /** After this much rest everything stands in the one file. */
 const REST_MS = 20_000
 
@@ -182,6 +187,7 @@ class OpenStore implements Store {
   private moved: () => string | undefined
   private resting: NodeJS.Timeout | undefined
   private fault: string | undefined
+  private notLaidIn = 0
 
   constructor(
     private readonly client: Client,
@@ -229,6 +235,11 @@ class OpenStore implements Store {
     if (await writeAll(this.client, this.prepare, this.db, statements))
       this.moved = watchFiles(databaseIn(this.directory))
     this.stopOnTrouble()
+    this.notLaidIn += 1
+    if (this.notLaidIn >= LAY_IN_AFTER) {
+      this.notLaidIn = 0
+      layIn(databaseIn(this.directory)).catch((error) => console.error(error))
+    }
     this.rest()
   }
 

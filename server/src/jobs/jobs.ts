@@ -7,15 +7,15 @@ import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
 import { ID, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
-import type { Benches } from '../bench/benches.ts'
 import { logOf } from '../bench/open-job.ts'
 import { LAST_SEQ } from '../bench/summary.ts'
 import { brakes, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
+import type { JobWish } from '../rail/jobs.ts'
 import { tagAddress } from '../tags/address.ts'
+import type { Workers } from '../workers/workers.ts'
 import { ENTRIES } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
-import { countJobs, type JobWish, jobsPage } from './list.ts'
 import type { Streams } from './stream.ts'
 
 const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>({
@@ -58,14 +58,14 @@ type JobRequest = Request<{ id: string }>
 /** Jobs and their logs. */
 export function jobRoutes(
   store: Store,
-  benches: Benches,
+  workers: Workers,
   ledger: Ledger,
   streams: Streams,
   places: () => readonly string[],
 ): Router {
   const router = Router()
   const { db } = store
-  const lists = new Lists(store)
+  const lists = new Lists(store, (ids) => ledger.freshen(ids))
 
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'newest', ...more } = validate<JobQuery>(JOB_QUERY, request.query, 'query')
@@ -76,8 +76,8 @@ export function jobRoutes(
       response,
       { limit, after },
       {
-        total: () => countJobs(db, wish),
-        page: async (most, seen) => Promise.all((await jobsPage(db, wish, most, seen)).map((row) => ledger.fresh(row))),
+        total: () => workers.look('countJobs', wish),
+        page: (most, seen) => workers.look('jobs', wish, most, seen),
       },
     )
   })
@@ -116,7 +116,7 @@ export function jobRoutes(
       brakeId,
       complaint: [complaint, await carriedOver(brakeId)].filter(Boolean).join(' '),
       openedAt: new Date().toISOString(),
-      summary: await benches.ask('opening', brake.hardware),
+      summary: await workers.ask('opening', brake.hardware),
     })
     const [row] = await insert.returning().catch(async (error) => {
       const [open] = await db
@@ -144,11 +144,11 @@ export function jobRoutes(
   }
 
   router.get('/:id', async (request: JobRequest, response: Response) => {
-    response.type('json').send(orThrow(await benches.ask('record', request.params.id)))
+    response.type('json').send(orThrow(await workers.ask('record', request.params.id)))
   })
 
   router.get('/:id/next', async (request: JobRequest, response: Response) => {
-    response.json(orThrow(await benches.ask('next', request.params.id)))
+    response.json(orThrow(await workers.ask('next', request.params.id)))
   })
 
   router.get('/:id/entries', async (request: JobRequest, response: Response) => {
@@ -178,18 +178,18 @@ export function jobRoutes(
 
   router.get('/:id/sheet.pdf', async (request: JobRequest, response: Response) => {
     const { unit, paper, whole } = validate(SHEET, request.query, 'query')
-    const papers = orThrow(await benches.ask('papers', request.params.id))
+    const papers = orThrow(await workers.ask('papers', request.params.id))
     const how = { length: unit, paper: paperOf(paper, unit), whole: whole === 'true' }
-    const pdf = orThrow(await benches.print({ kind: 'sheet', papers, how }))
+    const pdf = orThrow(await workers.print({ kind: 'sheet', papers, how }))
     sendPdf(response, `job-${papers.whose.jobNumber}`, pdf)
   })
 
   router.get('/:id/handover.pdf', async (request: JobRequest, response: Response) => {
     const { unit, paper } = validate(SHEET, request.query, 'query')
-    const papers = orThrow(await benches.ask('papers', request.params.id))
+    const papers = orThrow(await workers.ask('papers', request.params.id))
     const address = tagAddress(places(), papers.whose.code)
     const how = { paper: paperOf(paper, unit), ...(address && { address }) }
-    const pdf = orThrow(await benches.print({ kind: 'handover', papers, how }))
+    const pdf = orThrow(await workers.print({ kind: 'handover', papers, how }))
     sendPdf(response, `handover-${papers.whose.jobNumber}`, pdf)
   })
 

@@ -3,10 +3,10 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { orThrow } from '../app/fault.ts'
 import type { Judged } from '../bench/bench.ts'
-import type { Benches } from '../bench/benches.ts'
 import { isStale, type JobAt, LAST_SEQ } from '../bench/summary.ts'
 import { brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
 import type { Statement, Store } from '../db/store.ts'
+import type { Workers } from '../workers/workers.ts'
 
 type JobRow = typeof jobs.$inferSelect
 
@@ -31,7 +31,7 @@ export class Ledger {
 
   constructor(
     private readonly store: Store,
-    private readonly benches: Benches,
+    private readonly workers: Workers,
   ) {}
 
   /** One append at a time per job: the order of the log is the order of arrival. */
@@ -47,14 +47,12 @@ export class Ledger {
   }
 
   private async appendNow(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
-    const judged = await this.benches.ask('judge', jobId, incoming)
+    const judged = await this.workers.ask('judge', jobId, incoming)
     if (!judged.ok) return judged
     const { fresh, known } = judged.value
     if (fresh.length > 0) {
       const written = await this.write(jobId, judged.value)
       if (!written.ok) return written
-      // Asked before anything else of this job is: a bench answers in order.
-      this.benches.ask('wrote', jobId).catch((error) => console.error(error))
       this.summariseSoon(jobId)
     }
     return ok({ accepted: fresh.map((entry) => entry.id), known, entries: fresh })
@@ -123,7 +121,7 @@ export class Ledger {
   }
 
   private async summarise(jobId: string): Promise<JobSummary> {
-    const summary = orThrow(await this.benches.ask('summary', jobId))
+    const summary = orThrow(await this.workers.ask('summary', jobId))
     await this.store.db.update(jobs).set({ summary }).where(eq(jobs.id, jobId))
     return summary
   }
@@ -133,14 +131,19 @@ export class Ledger {
     return isStale(row) ? { ...row.job, summary: await this.summarise(row.job.id) } : row.job
   }
 
+  /** Works out what is told of these jobs. */
+  async freshen(jobIds: readonly string[]): Promise<void> {
+    for (const id of jobIds) await this.summarise(id)
+  }
+
   /** Begins to work out, one after the other, what is told of open jobs where it is older than their logs, as after a sudden end. */
-  freshen(): void {
+  begin(): void {
     const all = async () => {
       const rows = await this.store.db
         .select({ job: jobs, lastSeq: LAST_SEQ })
         .from(jobs)
         .where(and(isNull(jobs.releasedAt), isNull(jobs.closedAt)))
-      for (const row of rows) if (!this.closing) await this.fresh(row)
+      for (const { job } of rows.filter(isStale)) if (!this.closing) await this.summarise(job.id)
     }
     this.freshening = all().catch((error) => console.error(error))
   }
@@ -151,7 +154,7 @@ export class Ledger {
       .select({ id: jobs.id, releasedAt: jobs.releasedAt, closedAt: jobs.closedAt })
       .from(jobs)
       .where(inArray(jobs.brakeId, [...brakeIds]))
-    await this.benches.ask(
+    await this.workers.ask(
       'forget',
       rows.map(({ id }) => id),
     )

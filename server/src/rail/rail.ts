@@ -1,0 +1,64 @@
+import { isStale, type JobAt } from '../bench/summary.ts'
+import type { Db } from '../db/store.ts'
+import { countRack, countWanted, type Hung, type RackCounts, type RackWish, rackPage } from './bicycles.ts'
+import { countJobs, type JobWish, jobsPage } from './jobs.ts'
+
+/** A page of a list, as it is sent. */
+export interface Looked {
+  /** An array, as JSON. */
+  readonly body: string
+  readonly rows: number
+  /** The last of them. */
+  readonly last?: string
+  /** Jobs of which more was written than is told of them here. */
+  readonly stale: readonly string[]
+}
+
+const looked = <T extends { readonly id: string }>(rows: readonly T[], jobs: readonly JobAt[]): Looked => {
+  const last = rows.at(-1)?.id
+  return {
+    body: JSON.stringify(rows),
+    rows: rows.length,
+    ...(last !== undefined && { last }),
+    stale: jobs.filter(isStale).map(({ job }) => job.id),
+  }
+}
+
+/** A bicycle as the rack shows it. */
+const tagOf = ({ bicycle, brakes }: Hung) => ({
+  ...bicycle,
+  brakes: brakes.map(({ newest, ...brake }) => ({ ...brake, job: newest?.job ?? null })),
+})
+
+/** Looks along the rail: everything that lists bicycles and jobs. It reads the workshop’s data and writes nothing. */
+export class Rail {
+  constructor(private readonly db: Db) {}
+
+  async bicycles(wish: RackWish, limit: number, after?: string): Promise<Looked> {
+    const page = await rackPage(this.db, wish, limit, after)
+    return looked(
+      page.map(tagOf),
+      page.flatMap(({ brakes }) => brakes.flatMap(({ newest }) => newest ?? [])),
+    )
+  }
+
+  countBicycles(wish: RackWish): Promise<number> {
+    return countWanted(this.db, wish)
+  }
+
+  async jobs(wish: JobWish, limit: number, after?: string): Promise<Looked> {
+    const page = await jobsPage(this.db, wish, limit, after)
+    return looked(
+      page.map(({ job }) => job),
+      page,
+    )
+  }
+
+  countJobs(wish: JobWish): Promise<number> {
+    return countJobs(this.db, wish)
+  }
+
+  counts(today: string): Promise<RackCounts> {
+    return countRack(this.db, today)
+  }
+}

@@ -1,0 +1,64 @@
+import { fileURLToPath } from 'node:url'
+import type { Outcome } from '@overhaul/core/outcome/outcome'
+import { Piscina } from 'piscina'
+import type { Bench } from '../bench/bench.ts'
+import type { Order } from '../print/press.ts'
+import type { Rail } from '../rail/rail.ts'
+import type { Askable, Asked, Data } from './answering.ts'
+
+/** After so long without anything to print, the type is put away. */
+const PRESS_REST_MS = 30_000
+
+const HERE = import.meta.url
+
+/** One worker; as it was built, or from its source, which then needs reading as TypeScript. */
+function worker(built: string, source: string, data: object, idleTimeout = Number.POSITIVE_INFINITY): Piscina {
+  const isSource = HERE.endsWith('.ts')
+  const at = (path: string) => new URL(path, HERE)
+  return new Piscina({
+    filename: fileURLToPath(at(isSource ? '../../workers/from-source.mjs' : built)),
+    workerData: isSource ? { ...data, source: at(source).href } : data,
+    minThreads: idleTimeout === Number.POSITIVE_INFINITY ? 1 : 0,
+    maxThreads: 1,
+    idleTimeout,
+  })
+}
+
+type Answer<T, M extends keyof T> = T[M] extends (...args: never[]) => infer R ? R : never
+type Question<T, M extends keyof T> = T[M] extends (...args: infer A) => unknown ? A : never
+
+/**
+ * Three workers beside the one thread that answers the network and writes, so that nobody waits for another's arithmetic. The bench
+ * judges and tells, and holds jobs open; the rail is looked along for lists and counts; the press is there only
+ * while it is needed, and may be stopped in the middle of a sheet.
+ */
+export class Workers {
+  private readonly bench: Piscina
+  private readonly rail: Piscina
+  private readonly press: Piscina
+
+  constructor(directory: string) {
+    const data: Data = { directory }
+    this.bench = worker('./bench.js', '../bench/work.ts', data)
+    this.rail = worker('./rail.js', '../rail/work.ts', data)
+    this.press = worker('./press.js', '../print/press.ts', {}, PRESS_REST_MS)
+  }
+
+  ask<M extends Askable<Bench>>(method: M, ...args: Question<Bench, M>): Answer<Bench, M> {
+    const asked: Asked = { method, args }
+    return this.bench.run(asked) as Answer<Bench, M>
+  }
+
+  look<M extends Askable<Rail>>(method: M, ...args: Question<Rail, M>): Answer<Rail, M> {
+    const asked: Asked = { method, args }
+    return this.rail.run(asked) as Answer<Rail, M>
+  }
+
+  print(order: Order): Promise<Outcome<Uint8Array>> {
+    return this.press.run(order)
+  }
+
+  async close(): Promise<void> {
+    await Promise.all([this.bench.destroy(), this.rail.destroy(), this.press.destroy()])
+  }
+}
