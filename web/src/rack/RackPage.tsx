@@ -1,8 +1,9 @@
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import styled from 'styled-components'
-import { phone } from '../app/theme.ts'
-import type { Counted, RackWish } from '../data/api.ts'
+import { useMedia } from '../app/settings.ts'
+import { PHONE, phone } from '../app/theme.ts'
+import type { Counted, RackPart, RackWish } from '../data/api.ts'
 import { useChanges } from '../data/changes.ts'
 import { useRackCounts, useRackList } from '../data/queries.ts'
 import { Choose } from '../ui/Choose.tsx'
@@ -63,6 +64,7 @@ export default function RackPage() {
   const { waiting } = useChanges()
   const navigate = useNavigate()
   const addBicycle = () => navigate('/bicycles/new')
+  const narrow = useMedia(PHONE)
   const search = useRef<HTMLDivElement>(null)
 
   const change = (more: Partial<Record<keyof RackWish, string | undefined>>) =>
@@ -93,6 +95,7 @@ export default function RackPage() {
   )
   const isWhole = wish.part === 'hanging' && !wish.family && !wish.station && sought.trim() === ''
   const parts = counts.data?.parts
+  const shown = PARTS.map(({ id, title }) => ({ id, title: `${title} ${parts?.[id] ?? ''}` }))
   const isBare = parts?.hanging === 0 && parts.retired === 0
 
   return (
@@ -100,7 +103,7 @@ export default function RackPage() {
       <Title>Rack</Title>
       <Head>
         <Tools>
-          <div ref={search} style={{ flex: '1 1 260px', maxWidth: 420, display: 'grid' }}>
+          <div ref={search} style={{ flex: '1 1 180px', maxWidth: 420, display: 'grid' }}>
             <SearchField
               label="Search the rack"
               placeholder="number, tyre, complaint"
@@ -128,12 +131,22 @@ export default function RackPage() {
           </span>
         </Tools>
         <Tools>
-          <Toggles
-            label="Show"
-            options={PARTS.map(({ id, title }) => ({ id, title: `${title} ${parts?.[id] ?? ''}` }))}
-            value={wish.part}
-            onChange={(part) => change({ part })}
-          />
+          {narrow ? (
+            <Choose
+              label="Show"
+              unseen
+              options={shown}
+              value={wish.part}
+              onChange={(part) => change({ part: part as RackPart })}
+            />
+          ) : (
+            <Toggles
+              label="Show"
+              options={shown}
+              value={wish.part}
+              onChange={(part) => change({ part: part as RackPart })}
+            />
+          )}
           {total !== undefined && !isWhole && (
             <Slate>{total === 1 ? 'one bicycle found' : `${total} bicycles found`}</Slate>
           )}

@@ -22,7 +22,7 @@ export const isOpen = (job: JobRow | null): job is JobRow => job !== null && !jo
 const isDue = ({ summary: { lookAgain } }: JobRow, today: string): boolean =>
   lookAgain !== undefined && lookAgain <= today.slice(0, 10)
 
-const lastOf = ({ summary: { last } }: JobRow): string | undefined => last && `${last.say} · ${sayWhen(last.at)}`
+const lastOf = ({ summary: { last } }: JobRow): string | undefined => last && `${sayWhen(last.at)} · ${last.say}`
 
 function tellOpen(job: JobRow): ToldBrake {
   const { stations, station, nextSay } = job.summary
@@ -49,7 +49,7 @@ export function tellBrake({ family, job }: RackBrake, today: string, title = fam
       headline: 'Not to be ridden',
       matter: more.length > 0 ? `${first}, and ${more.length} more` : (first ?? job.summary.nextSay),
       isWrong: true,
-      last: `closed ${sayDay(job.closedAt)}`,
+      last: `${sayDay(job.closedAt)} · closed unreleased`,
       ...(job.complaint && { complaint: job.complaint }),
     }
   }
@@ -62,7 +62,7 @@ export function tellBrake({ family, job }: RackBrake, today: string, title = fam
     ...(lookAgain && { matter: `look again by ${sayDay(lookAgain)}` }),
     isWrong: false,
     ...(job.complaint && { complaint: job.complaint }),
-    last: `${job.summary.nextSay.replace(/\.$/, '').replace(/^R/, 'r')}, ${sayDay(job.releasedAt)}`,
+    last: `${sayDay(job.releasedAt)} · ${job.summary.nextSay.replace(/\.$/, '').replace(/^R/, 'r')}`,
   }
 }
 
