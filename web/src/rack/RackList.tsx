@@ -1,5 +1,12 @@
 import { useRef } from 'react'
-import { GridList, GridListItem, GridListLoadMoreItem, ListLayout, Virtualizer } from 'react-aria-components'
+import {
+  Collection,
+  GridList,
+  GridListItem,
+  GridListLoadMoreItem,
+  ListLayout,
+  Virtualizer,
+} from 'react-aria-components'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
@@ -83,29 +90,31 @@ export function RackList({ bicycles, families, waiting, isLoadingMore, onMore, o
   return (
     <Virtualizer layout={ListLayout} layoutOptions={LAYOUT}>
       <List aria-label="Bicycles" selectionMode="none" onAction={(key) => go(String(key))}>
-        {bicycles.map((bicycle) => (
-          <Tag key={bicycle.id} id={bicycle.id} textValue={bicycle.name}>
-            <Written>
-              <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
-                {bicycle.name}
-              </Link>
-              <p>{[bicycle.code, bicycle.description].filter(Boolean).join(' · ')}</p>
-            </Written>
-            {bicycle.brakes.map((brake) => (
-              <BrakeCell
-                key={brake.id}
-                bicycle={bicycle.name}
-                brake={brake}
-                family={families.get(brake.family) ?? brake.family}
-                today={today}
-                isWaiting={waiting.has(brake.id)}
-                onNewJob={() =>
-                  onNewJob({ bicycleId: bicycle.id, brakeId: brake.id, label: `${bicycle.name} ${brake.end}` })
-                }
-              />
-            ))}
-          </Tag>
-        ))}
+        <Collection items={bicycles} dependencies={[families, waiting]}>
+          {(bicycle) => (
+            <Tag id={bicycle.id} textValue={bicycle.name}>
+              <Written>
+                <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
+                  {bicycle.name}
+                </Link>
+                <p>{[bicycle.code, bicycle.description].filter(Boolean).join(' · ')}</p>
+              </Written>
+              {bicycle.brakes.map((brake) => (
+                <BrakeCell
+                  key={brake.id}
+                  bicycle={bicycle.name}
+                  brake={brake}
+                  family={families.get(brake.family) ?? brake.family}
+                  today={today}
+                  isWaiting={waiting.has(brake.id)}
+                  onNewJob={() =>
+                    onNewJob({ bicycleId: bicycle.id, brakeId: brake.id, label: `${bicycle.name} ${brake.end}` })
+                  }
+                />
+              ))}
+            </Tag>
+          )}
+        </Collection>
         <GridListLoadMoreItem isLoading={isLoadingMore} onLoadMore={onMore}>
           <p style={{ padding: '14px 24px', color: 'var(--slate)' }}>Further along the rail…</p>
         </GridListLoadMoreItem>

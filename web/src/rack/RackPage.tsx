@@ -126,9 +126,6 @@ export default function RackPage() {
             onChange={(id) => change({ station: chosen(id) })}
           />
           <Choose label="Order" unseen options={SORTS} value={wish.sort} onChange={(sort) => change({ sort })} />
-          <span style={{ marginLeft: 'auto' }}>
-            <Press onPress={addBicycle}>New bicycle</Press>
-          </span>
         </Tools>
         <Tools>
           {narrow ? (
@@ -150,6 +147,9 @@ export default function RackPage() {
           {total !== undefined && !isWhole && (
             <Slate>{total === 1 ? 'one bicycle found' : `${total} bicycles found`}</Slate>
           )}
+          <span style={{ marginLeft: 'auto' }}>
+            <Press onPress={addBicycle}>New bicycle</Press>
+          </span>
         </Tools>
         <WaitingChanges />
         {opening && <NewJob key={opening.brakeId} on={opening} onDone={() => setOpening(undefined)} />}
