@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 
 export const next = (page: Page) => page.getByTestId('next')
 
@@ -57,4 +57,20 @@ export async function leaveTape(page: Page) {
   await page.keyboard.press('Escape')
   await expect(page.getByLabel('Tape')).toHaveValue('')
   await page.keyboard.press('Escape')
+}
+
+/** A bicycle's line on the rack: only those in sight are drawn, so the rail is walked along until it comes. */
+export async function onRack(page: Page, bicycle: string): Promise<Locator> {
+  const rail = page.getByRole('grid', { name: 'Bicycles' })
+  const line = rail.getByRole('row').filter({ has: page.getByRole('heading', { name: bicycle }) })
+  await expect(rail).toBeVisible()
+  await rail.evaluate((each) => each.scrollTo(0, 0))
+  for (let steps = 0; steps < 100 && !(await line.isVisible()); steps += 1) {
+    await rail.evaluate((each) => each.scrollBy(0, 250))
+    await page.waitForTimeout(50)
+  }
+  await line.evaluate((each) => each.scrollIntoView({ block: 'center' }))
+  // A press in the very frame of a scroll would be taken where the line was before: no hand is that quick.
+  await page.waitForTimeout(200)
+  return line
 }

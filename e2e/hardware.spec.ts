@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, next } from './hand.ts'
+import { choose, next, onRack } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -12,7 +12,7 @@ test('what is measured later is written down with when and by whom, shown on the
   page,
 }) => {
   await page.goto(shop.url)
-  await page.getByRole('link', { name: 'Hardware of Hire 07' }).click()
+  await (await onRack(page, 'Hire 07')).getByRole('link', { name: 'Hardware of Hire 07' }).click()
   const arm = page.getByRole('textbox', { name: 'boss to cable point' })
   await arm.fill('98')
   await expect(page.locator('[data-dimension="armMm"]')).toBeAttached()
@@ -36,7 +36,7 @@ test('what is measured later is written down with when and by whom, shown on the
 
 test('a bicycle is renamed and retired, and brought back', async ({ page }) => {
   await page.goto(shop.url)
-  await page.getByRole('link', { name: 'Hardware of Hire 05' }).click()
+  await (await onRack(page, 'Hire 05')).getByRole('link', { name: 'Hardware of Hire 05' }).click()
   await page.getByRole('button', { name: 'Rename' }).click()
   await page.getByLabel('name or number').fill('Lent 05')
   await page.getByLabel('name or number').press('Enter')
@@ -55,7 +55,7 @@ test('a bicycle is renamed and retired, and brought back', async ({ page }) => {
 
 test('a brake is replaced by one of another family, worked on, and hung back with its jobs', async ({ page }) => {
   await page.goto(shop.url)
-  await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()
+  await (await onRack(page, 'Hire 03')).getByRole('link', { name: 'Hardware of Hire 03' }).click()
   await page.getByRole('radiogroup', { name: 'end' }).getByText('rear').click()
   await choose(page, /New brake, rear/, 'cantilever')
   await page.getByRole('button', { name: 'Hang a new one' }).click()
@@ -64,7 +64,7 @@ test('a brake is replaced by one of another family, worked on, and hung back wit
   await expect(page.getByText(/^linear-pull, hung here before, jobs \d+/)).toBeVisible()
 
   await page.getByRole('link', { name: 'Rack' }).click()
-  await page.getByRole('button', { name: 'New job, Hire 03 rear' }).click()
+  await (await onRack(page, 'Hire 03')).getByRole('button', { name: 'New job, Hire 03 rear' }).click()
   await page.getByRole('button', { name: 'Open job' }).click()
   await expect(next(page)).toContainText('Loosen the wheel')
   await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { next, writeOnTape } from './hand.ts'
+import { next, onRack, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -253,7 +253,7 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
 }) => {
   const own = await workshop(4355)
   await page.goto(own.url)
-  await expect(page.getByRole('list', { name: 'Bicycles' })).toContainText('Hire 07')
+  await expect(page.getByRole('grid', { name: 'Bicycles' })).toContainText('Hire 01')
   await page.waitForTimeout(6000)
   await own.stop()
   await expect(page.getByText('does not answer')).toBeVisible({ timeout: 20_000 })
@@ -268,13 +268,15 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   await page.getByLabel('name or number').fill('Away 9')
   await page.getByRole('button', { name: 'Hang it up' }).click()
   await expect(page.getByText(/Waits for the server: Away 9 hangs/)).toBeVisible()
-  await page.getByRole('button', { name: 'New job, Hire 22 rear' }).click()
+  await (await onRack(page, 'Hire 22')).getByRole('button', { name: 'New job, Hire 22 rear' }).click()
   await page.getByLabel('What is wrong?').fill('rubs')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Waits for the server: a job on Hire 22 rear/)).toBeVisible()
   await own.start()
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill('away 9')
   await expect(page.getByRole('heading', { name: 'Away 9' })).toBeVisible({ timeout: 20_000 })
-  await expect(page.getByRole('link', { name: /Open job \d+, Hire 22 rear/ })).toBeVisible()
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill('hire 22')
+  await expect(page.getByRole('link', { name: /Open job \d+, Hire 22 rear/ })).toBeVisible({ timeout: 20_000 })
   const jobs = (await (await fetch(`${own.url}/api/jobs`)).json()) as { complaint: string }[]
   expect(jobs.filter(({ complaint }) => complaint === 'rubs')).toHaveLength(1)
   await own.close()
@@ -294,7 +296,7 @@ test('what is typed of a new bicycle outlives a reload, and is gone once it hang
   await page.keyboard.press('Enter')
   await expect(page.getByRole('textbox', { name: 'rim width' })).toBeFocused()
   await page.getByRole('button', { name: 'Hang it up' }).click()
-  await expect(page.getByRole('heading', { name: 'Kept 1' })).toBeVisible()
+  await onRack(page, 'Kept 1')
   await page.getByRole('button', { name: 'New bicycle' }).click()
   await expect(page.getByLabel('name or number')).toHaveValue('')
 })

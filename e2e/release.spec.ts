@@ -121,7 +121,7 @@ test('a fastener loosened comes back unticked; release waits for it; sheet, slip
   await page.goto(shop.url)
   await page.getByLabel('Search the rack').fill(code.toLowerCase())
   await expect(page.getByRole('heading', { name: 'Hardware of Hire 20' })).toBeVisible()
-  await expect(page.getByRole('list', { name: 'Bicycles' }).getByRole('heading')).toHaveCount(1)
+  await expect(page.getByRole('grid', { name: 'Bicycles' }).getByRole('heading')).toHaveCount(1)
   await page.goto(`${shop.url}/b/${code}`)
   await expect(page).toHaveURL(/\/bicycles\//)
   await page.goto(`${shop.url}/b/XXXXX`)

@@ -17,7 +17,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
 }) => {
   await page.goto(shop.url)
   await page.getByRole('searchbox', { name: 'Search the rack' }).fill('hire 07')
-  await expect(page.getByRole('list', { name: 'Bicycles' }).getByRole('heading')).toHaveText(['Hire 07'])
+  await expect(page.getByRole('grid', { name: 'Bicycles' }).getByRole('heading')).toHaveText(['Hire 07'])
   await page.getByRole('link', { name: /Open job .* Hire 07 rear/ }).click()
   await expect(next(page)).toContainText('Loosen the wheel, push it fully home')
 

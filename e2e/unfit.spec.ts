@@ -30,7 +30,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
 
   await page.goto(shop.url)
   await page.getByRole('radio', { name: /^not to be ridden/ }).click()
-  const tag = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Hire 07' }) })
+  const tag = page.getByRole('row').filter({ has: page.getByRole('heading', { name: 'Hire 07' }) })
   await expect(tag).toContainText('rim wall: under 0.7 mm')
   await tag.getByRole('button', { name: 'New job, Hire 07 rear' }).click()
   await page.getByLabel('What is wrong?').fill('new wheel fitted')

@@ -65,6 +65,25 @@ afterEach(async () => {
 })
 
 describe('changes of rack and hardware', () => {
+  it('one made while what the last was about is still read again is answered for when it is sent, not before', async () => {
+    let readAgain: () => void = () => undefined
+    vi.resetModules()
+    const { change, startChanges } = await import('./changes.ts')
+    await startChanges(
+      () =>
+        new Promise<void>((resolve) => {
+          readAgain = resolve
+        }),
+    )
+    const first = change(rename('Hire 2', 'Hire 1'))
+    await vi.waitFor(() => expect(asked).toHaveLength(1))
+    const second = change(rename('Hire 3', 'Hire 2'))
+    readAgain()
+    await vi.waitFor(() => expect(asked).toHaveLength(2))
+    readAgain()
+    expect([await first, await second]).toEqual([true, true])
+  })
+
   it('are sent in the order they were made, and what they are about is read again', async () => {
     const { change, refreshed } = await screen()
     await change(rename('Hire 2', 'Hire 1'), rename('Hire 3', 'Hire 2'))

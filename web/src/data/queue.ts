@@ -44,6 +44,7 @@ export class Queue<T extends Queued> {
   private now: Snapshot<T> = { waiting: [], last: [], away: false }
   private order = 0
   private sending = false
+  private pass: Promise<void> = Promise.resolve()
   private timer: ReturnType<typeof setTimeout> | undefined
   private readonly listeners = new Set<() => void>()
   private onSent: (batch: readonly T[]) => Promise<unknown> = async () => {}
@@ -108,9 +109,16 @@ export class Queue<T extends Queued> {
     await Promise.all([...gone.map((each) => store.delete(this.kind.idOf(each))), done])
   }
 
-  private async sendAll(): Promise<void> {
-    if (this.sending) return
-    this.sending = true
+  /** Sends what waits, in order; asked while that is under way, it is done when that is, which takes what came meanwhile along. */
+  private sendAll(): Promise<void> {
+    if (!this.sending) {
+      this.sending = true
+      this.pass = this.sendInTurn()
+    }
+    return this.pass
+  }
+
+  private async sendInTurn(): Promise<void> {
     clearTimeout(this.timer)
     try {
       for (let batch = this.next(); batch.length > 0; batch = this.next()) await this.sendBatch(batch)

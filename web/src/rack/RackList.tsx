@@ -94,9 +94,11 @@ export function RackList({ bicycles, families, waiting, isLoadingMore, onMore, o
           {(bicycle) => (
             <Tag id={bicycle.id} textValue={bicycle.name}>
               <Written>
-                <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
-                  {bicycle.name}
-                </Link>
+                <h2>
+                  <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
+                    {bicycle.name}
+                  </Link>
+                </h2>
                 <p>{[bicycle.code, bicycle.description].filter(Boolean).join(' · ')}</p>
               </Written>
               {bicycle.brakes.map((brake) => (
