@@ -115,13 +115,14 @@ export function outWords(stand: Stand, id: string): string | undefined {
   const value = state.readings[id]?.value
   if (value === undefined || !isOut(stand, id)) return undefined
   if (typeof value === 'string') return `${kit.title(id)}: ${lower(kit.option(id, value)?.title ?? value)}`
+  const said = `${kit.title(id)} ${showReading(kit, id, value)}`
   const window = windows.of[id]
-  const limit =
-    window &&
-    (value < window.low
-      ? `at least ${showReading(kit, id, window.low)}`
-      : `at most ${showReading(kit, id, window.high)}`)
-  return `${kit.title(id)} ${showReading(kit, id, value)}${limit ? `, ${limit}` : ''}`
+  if (!window) return said
+  const isLow = value < window.low
+  const limit = showReading(kit, id, isLow ? window.low : window.high)
+  // Off by less than a gauge shows: “1.8 mm, at most 1.8 mm” would be read as a mistake.
+  if (limit === showReading(kit, id, value)) return `${said}, just ${isLow ? 'under' : 'over'} its window`
+  return `${said}, ${isLow ? 'at least' : 'at most'} ${limit}`
 }
 
 const firstOut = (stand: Stand, ids: readonly string[]): string | undefined =>
