@@ -130,7 +130,7 @@ export function createApp({ store, workers, ledger, streams, drawer, hosts, door
   app.use('/api/brakes', brakeRoutes(store, ledger, streams))
   app.use('/api/families', familyRoutes())
   app.use('/api/jobs', jobRoutes(store, workers, ledger, streams, places))
-  app.use('/api/drawer', drawerRoutes(drawer))
+  app.use('/api/drawer', drawerRoutes(drawer, workers))
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)
   if (web && existsSync(web)) {

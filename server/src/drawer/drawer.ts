@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { checkPart, countAfter, type Move, type Part, type PartShape } from '@overhaul/core/drawer/part'
 import type { CountedPart } from '@overhaul/core/drawer/rows'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import { asc, desc, eq, sql } from 'drizzle-orm'
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import { jobs, moves, parts } from '../db/schema.ts'
 import { type Db, isTaken, type Statement, type Store } from '../db/store.ts'
 
@@ -36,30 +36,36 @@ export async function heldBy(db: Db, jobId: string): Promise<readonly HeldPart[]
   return rows.filter((each) => each.count > 0)
 }
 
+/** What is in the drawer, with how many there are: all of it, or these. */
+export function partsOf(db: Db, ids?: readonly string[]): Promise<readonly Part[]> {
+  const count = sql<number>`coalesce(sum(${moves.delta}), 0)`
+  return db
+    .select({
+      id: parts.id,
+      code: parts.code,
+      kind: parts.kind,
+      name: parts.name,
+      dimensions: parts.dimensions,
+      material: parts.material,
+      minimum: parts.minimum,
+      price: parts.price,
+      count,
+    })
+    .from(parts)
+    .leftJoin(moves, eq(moves.partId, parts.id))
+    .where(ids && inArray(parts.id, [...ids]))
+    .groupBy(parts.id)
+    .orderBy(asc(parts.kind), asc(parts.name), asc(parts.code))
+}
+
 /** The drawer of small parts. One process owns the data; writes queue, so that a count is true when it is judged. */
 export class Drawer {
   private queue: Promise<unknown> = Promise.resolve()
 
   constructor(private readonly store: Store) {}
 
-  async parts(): Promise<readonly Part[]> {
-    const count = sql<number>`coalesce(sum(${moves.delta}), 0)`
-    return this.store.db
-      .select({
-        id: parts.id,
-        code: parts.code,
-        kind: parts.kind,
-        name: parts.name,
-        dimensions: parts.dimensions,
-        material: parts.material,
-        minimum: parts.minimum,
-        price: parts.price,
-        count,
-      })
-      .from(parts)
-      .leftJoin(moves, eq(moves.partId, parts.id))
-      .groupBy(parts.id)
-      .orderBy(asc(parts.kind), asc(parts.name), asc(parts.code))
+  parts(): Promise<readonly Part[]> {
+    return partsOf(this.store.db)
   }
 
   /** Moves, newest first: of one job, or of everything lately. */
@@ -112,7 +118,7 @@ export class Drawer {
 
   change(id: string, change: Partial<PartShape>): Promise<Outcome<Part>> {
     return this.inTurn(async () => {
-      const part = (await this.parts()).find((each) => each.id === id)
+      const [part] = await partsOf(this.store.db, [id])
       if (!part) return refuse('no-such-part', 'id', `There is no part “${id}” in the drawer.`)
       const { id: _, count, ...shape } = part
       const checked = checkPart({ ...shape, ...change })
@@ -133,11 +139,14 @@ export class Drawer {
   ): Promise<Outcome<{ readonly accepted: readonly string[]; readonly known: readonly string[] }>> {
     return this.inTurn(async () => {
       const { db } = this.store
-      const known = new Set((await db.select({ id: moves.id }).from(moves)).map((each) => each.id))
+      const ids = wanted.map(({ id }) => id)
+      const made = await db.select({ id: moves.id }).from(moves).where(inArray(moves.id, ids))
+      const known = new Set(made.map((each) => each.id))
       const fresh = wanted.filter(
         (each, at) => !known.has(each.id) && wanted.findIndex(({ id }) => id === each.id) === at,
       )
-      const stock = new Map((await this.parts()).map((part) => [part.id, part]))
+      const named = fresh.map(({ partId }) => partId)
+      const stock = new Map((await partsOf(db, named)).map((part) => [part.id, part]))
       const held = new Map<string, number>()
       for (const { partId, delta, jobId } of fresh) {
         const part = stock.get(partId)

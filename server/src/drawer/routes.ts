@@ -7,6 +7,7 @@ import Papa from 'papaparse'
 import { HttpFault, orThrow } from '../app/fault.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
+import type { Workers } from '../workers/workers.ts'
 import type { Drawer } from './drawer.ts'
 
 const MOST_FILE = '2mb'
@@ -82,11 +83,11 @@ function rowsOf(text: unknown): readonly Row[] {
 }
 
 /** Small parts: what there is, what is taken and returned, and the whole drawer as a CSV file. */
-export function drawerRoutes(drawer: Drawer): Router {
+export function drawerRoutes(drawer: Drawer, workers: Workers): Router {
   const router = Router()
 
   router.get('/', async (_request, response) => {
-    response.json(await drawer.parts())
+    response.type('json').send(await workers.look('parts'))
   })
 
   router.post('/', async (request, response) => {

@@ -1,5 +1,6 @@
 import { isStale, type JobAt } from '../bench/summary.ts'
 import type { Db } from '../db/store.ts'
+import { partsOf } from '../drawer/drawer.ts'
 import { countRack, countWanted, type Hung, type RackCounts, type RackWish, rackPage } from './bicycles.ts'
 import { countJobs, type JobWish, jobsPage } from './jobs.ts'
 
@@ -30,7 +31,7 @@ const tagOf = ({ bicycle, brakes }: Hung) => ({
   brakes: brakes.map(({ newest, ...brake }) => ({ ...brake, job: newest?.job ?? null })),
 })
 
-/** Looks along the rail: everything that lists bicycles and jobs. It reads the workshop’s data and writes nothing. */
+/** Looks along the rail, and into the drawer: everything that lists. It reads the workshop’s data and writes nothing. */
 export class Rail {
   constructor(private readonly db: Db) {}
 
@@ -56,6 +57,11 @@ export class Rail {
 
   countJobs(wish: JobWish): Promise<number> {
     return countJobs(this.db, wish)
+  }
+
+  /** Everything in the drawer, as JSON. */
+  async parts(): Promise<string> {
+    return JSON.stringify(await partsOf(this.db))
   }
 
   counts(today: string): Promise<RackCounts> {
