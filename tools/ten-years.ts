@@ -58,8 +58,8 @@ const templateOf = (hardware: Hardware, log: readonly Entry[]): Template => {
 }
 
 /** What is made of one family: a brake, worked through, laid down on its way, hardly begun, and given up. */
-function templatesOf(family: string) {
-  const hardware: Hardware = { family, end: 'rear', practiceSeed: 7, dimensions: {} }
+function templatesOf(family: string, end: Hardware['end']) {
+  const hardware: Hardware = { family, end, practiceSeed: 7, dimensions: {} }
   const begun = new Date(BEGUN)
   const worked = (...how: Parameters<typeof workedLog> extends [unknown, unknown, unknown, ...infer R] ? R : never) =>
     templateOf(hardware, workedLog(hardware, '4', begun, ...how))
@@ -105,8 +105,11 @@ export interface TenYears {
 export async function writeTenYears(directory: string, most: TenYears): Promise<number> {
   const store = expectOk(await openStore(directory))
   const { db } = store
-  const families = FAMILIES.map(({ id }) => templatesOf(id))
-  const templates: Template[] = families.flatMap(({ done, open, closed }) => [done, ...open, closed])
+  const of = {
+    front: FAMILIES.map(({ id }) => templatesOf(id, 'front')),
+    rear: FAMILIES.map(({ id }) => templatesOf(id, 'rear')),
+  }
+  const templates: Template[] = [...of.front, ...of.rear].flatMap(({ done, open, closed }) => [done, ...open, closed])
   await db.run(sql`PRAGMA synchronous = OFF`)
   await db.run(
     sql`CREATE TEMP TABLE logs (template INTEGER, seq INTEGER, afterS REAL, entry TEXT, PRIMARY KEY (template, seq))`,
@@ -137,11 +140,9 @@ export async function writeTenYears(directory: string, most: TenYears): Promise<
     )
     for (const [side, end] of (['front', 'rear'] as const).entries()) {
       const at = index * 2 + side
-      const family = families[(index + side * 3) % families.length] as (typeof families)[number]
+      const family = of[end][(index + side * 3) % of[end].length] as (typeof of)['rear'][number]
       const brakeId = idOf(0xc, at)
-      rows.push(
-        db.insert(brakes).values({ id: brakeId, bicycleId, end, hardware: { ...family.hardware, end }, createdAt }),
-      )
+      rows.push(db.insert(brakes).values({ id: brakeId, bicycleId, end, hardware: family.hardware, createdAt }))
       // Half of the earlier jobs were given up; of the newest two in five are on the bench.
       const open = family.open[at % family.open.length] as Template
       const newest = at % 5 < 2 ? open : at % 20 === 19 ? family.closed : family.done
