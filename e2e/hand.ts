@@ -59,18 +59,30 @@ export async function leaveTape(page: Page) {
   await page.keyboard.press('Escape')
 }
 
-/** A bicycle's line on the rack: only those in sight are drawn, so the rail is walked along until it comes. */
+/** A bicycle's line on the rack, sought by its name. */
 export async function onRack(page: Page, bicycle: string): Promise<Locator> {
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill(bicycle)
+  const line = lineOf(page, bicycle)
+  await expect(line).toBeVisible()
+  return line
+}
+
+const lineOf = (page: Page, bicycle: string): Locator =>
+  page
+    .getByRole('grid', { name: 'Bicycles' })
+    .getByRole('row')
+    .filter({ has: page.getByRole('heading', { name: bicycle }) })
+
+/** A bicycle's line, by walking along the rail: only those in sight are drawn, and nobody searches while the server is away. */
+export async function alongRack(page: Page, bicycle: string): Promise<Locator> {
   const rail = page.getByRole('grid', { name: 'Bicycles' })
-  const line = rail.getByRole('row').filter({ has: page.getByRole('heading', { name: bicycle }) })
-  await expect(rail).toBeVisible()
-  await rail.evaluate((each) => each.scrollTo(0, 0))
+  const line = lineOf(page, bicycle)
   for (let steps = 0; steps < 100 && !(await line.isVisible()); steps += 1) {
     await rail.evaluate((each) => each.scrollBy(0, 250))
     await page.waitForTimeout(50)
   }
   await line.evaluate((each) => each.scrollIntoView({ block: 'center' }))
   // A press in the very frame of a scroll would be taken where the line was before: no hand is that quick.
-  await page.waitForTimeout(200)
+  await page.waitForTimeout(500)
   return line
 }

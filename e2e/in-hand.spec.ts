@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { next, onRack, writeOnTape } from './hand.ts'
+import { alongRack, next, onRack, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -268,7 +268,7 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   await page.getByLabel('name or number').fill('Away 9')
   await page.getByRole('button', { name: 'Hang it up' }).click()
   await expect(page.getByText(/Waits for the server: Away 9 hangs/)).toBeVisible()
-  await (await onRack(page, 'Hire 22')).getByRole('button', { name: 'New job, Hire 22 rear' }).click()
+  await (await alongRack(page, 'Hire 22')).getByRole('button', { name: 'New job, Hire 22 rear' }).click()
   await page.getByLabel('What is wrong?').fill('rubs')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Waits for the server: a job on Hire 22 rear/)).toBeVisible()

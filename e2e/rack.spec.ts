@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, next, onRack } from './hand.ts'
+import { alongRack, choose, next } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -54,7 +54,7 @@ test('another screen’s work is seen without reading the rack again, and a job 
   page,
 }) => {
   await page.goto(shop.url)
-  const line = await onRack(page, 'Hire 12')
+  const line = await alongRack(page, 'Hire 12')
   await line
     .getByRole('button', { name: /^New job, Hire 12/ })
     .first()
