@@ -54,9 +54,9 @@ function clientFault(error: unknown): HttpFault | undefined {
 }
 
 /** What the parser or the code threw, as the one error shape every client knows. */
-const onError: ErrorRequestHandler = (error, _request, response, next) => {
+const onError: ErrorRequestHandler = (error, request, response, next) => {
   // Whoever asked is gone, as when the workshop is closed while a sheet is printed.
-  if (response.destroyed) return
+  if (response.destroyed || request.socket.destroyed) return
   if (response.headersSent) return next(error)
   if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
   const trouble = troubleOf(error)
