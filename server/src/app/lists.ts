@@ -7,7 +7,7 @@ import type { Looked } from '../rail/rail.ts'
 import { ID } from './told.ts'
 
 /** The most of a list that is sent at once; the whole of it goes in pages of as many. */
-export const MOST_AT_ONCE = 200
+const MOST_AT_ONCE = 200
 
 /** Which part of a list is wanted, as every list’s query says it. */
 export const PAGE = {

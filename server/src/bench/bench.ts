@@ -12,7 +12,7 @@ import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
 import { lastSeqOf, type OpenJob, readJob } from './open-job.ts'
-import { summaryOf, workedJob } from './summary.ts'
+import { isEnded, summaryOf, workedJob } from './summary.ts'
 
 /** Entries not in the log yet, with their places in it, those that are, and what else is to be written with them. */
 export interface Judged {
@@ -182,9 +182,6 @@ export class Bench {
     return ok({ whose, hardware, learnt, entries, parts: await heldBy(this.db, jobId) })
   }
 }
-
-const isEnded = ({ releasedAt, closedAt }: NonNullable<Judged['ended']>): boolean =>
-  releasedAt !== null || closedAt !== null
 
 /** When a log ended its job, and how; neither while it is open. */
 const endedAt = (ending: Ending | undefined): NonNullable<Judged['ended']> => ({

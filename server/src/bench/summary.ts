@@ -56,10 +56,12 @@ export interface JobAt {
   readonly lastSeq: number
 }
 
-const isEnded = ({ job }: JobAt) => job.releasedAt !== null || job.closedAt !== null
+/** Whether a job was released, or closed unreleased. */
+export const isEnded = ({ releasedAt, closedAt }: Pick<typeof jobs.$inferSelect, 'releasedAt' | 'closedAt'>): boolean =>
+  releasedAt !== null || closedAt !== null
 
 /** Whether entries have come since a summary was made, or it tells less than one does now: of an ended job such a one still holds. */
 export const isStale = (at: JobAt): boolean => {
   const { seq, station } = at.job.summary
-  return station === undefined || seq === undefined ? !isEnded(at) : seq < at.lastSeq
+  return station === undefined || seq === undefined ? !isEnded(at.job) : seq < at.lastSeq
 }

@@ -1,9 +1,9 @@
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Entry } from '@overhaul/core/stand/entries'
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
+import { desc, eq, inArray } from 'drizzle-orm'
 import { orThrow } from '../app/fault.ts'
 import type { Judged } from '../bench/bench.ts'
-import { isStale, type JobAt, LAST_SEQ } from '../bench/summary.ts'
+import { isEnded, isStale, type JobAt } from '../bench/summary.ts'
 import { brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
 import type { Statement, Store } from '../db/store.ts'
 import type { Workers } from '../workers/workers.ts'
@@ -139,11 +139,7 @@ export class Ledger {
   /** Begins to work out, one after the other, what is told of open jobs where it is older than their logs, as after a sudden end. */
   begin(): void {
     const all = async () => {
-      const rows = await this.store.db
-        .select({ job: jobs, lastSeq: LAST_SEQ })
-        .from(jobs)
-        .where(and(isNull(jobs.releasedAt), isNull(jobs.closedAt)))
-      for (const { job } of rows.filter(isStale)) if (!this.closing) await this.summarise(job.id)
+      for (const id of await this.workers.look('staleJobs')) if (!this.closing) await this.summarise(id)
     }
     this.freshening = all().catch((error) => console.error(error))
   }
@@ -164,7 +160,7 @@ export class Ledger {
   /** A brake's hardware is known better. Answers with its jobs that are not ended. */
   async hardwareChanged(brakeId: string): Promise<readonly string[]> {
     const rows = await this.changed([brakeId])
-    const open = rows.filter(({ releasedAt, closedAt }) => !releasedAt && !closedAt).map(({ id }) => id)
+    const open = rows.filter((row) => !isEnded(row)).map(({ id }) => id)
     for (const id of open) this.summariseSoon(id)
     return open
   }

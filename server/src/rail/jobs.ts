@@ -60,3 +60,8 @@ export function jobsPage(db: Db, wish: JobWish, limit: number, after?: string): 
     .orderBy(order(jobs.number))
     .limit(limit)
 }
+
+/** Every job that is not ended. */
+export function openJobs(db: Db): Promise<readonly JobAt[]> {
+  return db.select({ job: jobs, lastSeq: LAST_SEQ }).from(jobs).where(IN_STATE.open)
+}

@@ -2,7 +2,7 @@ import { isStale, type JobAt } from '../bench/summary.ts'
 import type { Db } from '../db/store.ts'
 import { partsOf } from '../drawer/drawer.ts'
 import { countRack, countWanted, type Hung, type RackCounts, type RackWish, rackPage } from './bicycles.ts'
-import { countJobs, type JobWish, jobsPage } from './jobs.ts'
+import { countJobs, type JobWish, jobsPage, openJobs } from './jobs.ts'
 
 /** A page of a list, as it is sent. */
 export interface Looked {
@@ -57,6 +57,11 @@ export class Rail {
 
   countJobs(wish: JobWish): Promise<number> {
     return countJobs(this.db, wish)
+  }
+
+  /** Open jobs of which more was written than is told of them. */
+  async staleJobs(): Promise<readonly string[]> {
+    return (await openJobs(this.db)).filter(isStale).map(({ job }) => job.id)
   }
 
   /** Everything in the drawer, as JSON. */

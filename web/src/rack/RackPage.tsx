@@ -3,7 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { useMedia } from '../app/settings.ts'
 import { PHONE, phone } from '../app/theme.ts'
-import type { Counted, RackPart, RackWish } from '../data/api.ts'
+import type { Counted, RackWish } from '../data/api.ts'
 import { useChanges } from '../data/changes.ts'
 import { useRackCounts, useRackList } from '../data/queries.ts'
 import { Choose } from '../ui/Choose.tsx'
@@ -94,9 +94,14 @@ export default function RackPage() {
     [waiting],
   )
   const isWhole = wish.part === 'hanging' && !wish.family && !wish.station && sought.trim() === ''
-  const parts = counts.data?.parts
-  const shown = PARTS.map(({ id, title }) => ({ id, title: `${title} ${parts?.[id] ?? ''}` }))
-  const isBare = parts?.hanging === 0 && parts.retired === 0
+  const counted = counts.data?.parts
+  const parts = {
+    label: 'Show',
+    options: PARTS.map(({ id, title }) => ({ id, title: `${title} ${counted?.[id] ?? ''}` })),
+    value: wish.part,
+    onChange: (part: string) => change({ part }),
+  }
+  const isBare = counted?.hanging === 0 && counted.retired === 0
 
   return (
     <Room>
@@ -128,22 +133,7 @@ export default function RackPage() {
           <Choose label="Order" unseen options={SORTS} value={wish.sort} onChange={(sort) => change({ sort })} />
         </Tools>
         <Tools>
-          {narrow ? (
-            <Choose
-              label="Show"
-              unseen
-              options={shown}
-              value={wish.part}
-              onChange={(part) => change({ part: part as RackPart })}
-            />
-          ) : (
-            <Toggles
-              label="Show"
-              options={shown}
-              value={wish.part}
-              onChange={(part) => change({ part: part as RackPart })}
-            />
-          )}
+          {narrow ? <Choose unseen {...parts} /> : <Toggles {...parts} />}
           {total !== undefined && !isWhole && (
             <Slate>{total === 1 ? 'one bicycle found' : `${total} bicycles found`}</Slate>
           )}
