@@ -8,7 +8,8 @@ export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 const PORT = 4331
 export const API = `http://127.0.0.1:${PORT}/api`
 
-const agent = new Agent({ keepAlive: true })
+/** A connection at rest is let go before the server does, which hangs up after five seconds. */
+const agent = new Agent({ keepAlive: true, timeout: 4000 })
 
 /** An answer and how long it took, ms. */
 export interface Timed {

@@ -25,6 +25,10 @@ const WHY_LENGTH = 500
 const HALF_STEP = 0.02
 const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes', click: 'clicks' } as const
 
+/** Whether an entry is judged by what there is to do next: the others ask only how the brake stands, which costs nothing. */
+export const asksNext = ({ kind }: Pick<EntryBody, 'kind'>): boolean =>
+  kind === 'release' || kind === 'close' || kind === 'correction'
+
 /**
  * Whether an entry may be written to this job as it stands. One rule for the tape, the touch controls and the server,
  * so that what one accepts the others do.

@@ -41,12 +41,12 @@ const judge = async (jobId: string, ...log: object[]): Promise<Judged> =>
 const seqs = ({ fresh }: Judged) => fresh.map(({ seq }) => seq)
 
 /** As the ledger writes what was judged. */
-async function write(jobId: string, { fresh, ended }: Judged): Promise<void> {
+async function write(jobId: string, { fresh, ending }: Judged): Promise<void> {
   await store.write([
     store.db
       .insert(entries)
       .values(fresh.map(({ seq = 0, ...each }) => ({ id: each.id, jobId, seq, entry: each as Entry }))),
-    ...(ended ? [store.db.update(jobs).set(ended).where(eq(jobs.id, jobId))] : []),
+    ...(ending ? [store.db.update(jobs).set(ending.at).where(eq(jobs.id, jobId))] : []),
   ])
 }
 
@@ -74,7 +74,7 @@ describe('what was judged goes by what was written', () => {
     expect([seqs(again), again.known]).toEqual([[2], []])
   })
 
-  it('written by somebody else meanwhile: the log is read anew', async () => {
+  it('written by somebody else meanwhile: it goes on from there', async () => {
     const id = await newJob()
     await write(id, await judge(id, gap(1.1)))
     await judge(id, gap(1.2))
@@ -84,6 +84,8 @@ describe('what was judged goes by what was written', () => {
       await write(id, judged)
     }
     expect(seqs(await judge(id, gap(1.5)))).toEqual([4])
+    const { state, entries: log } = JSON.parse(expectOk(await bench.record(id)))
+    expect([log.length, state.readings.gapLeft.value]).toEqual([3, 1.4])
   })
 
   it('let go for others and asked again it is the same', async () => {
@@ -99,11 +101,11 @@ describe('what was judged goes by what was written', () => {
     const id = await newJob()
     const close = entry({ kind: 'close', initials: '5', why: 'bent' } as EntryBody)
     const closed = await judge(id, close)
-    expect(closed.ended).toEqual({ releasedAt: null, closedAt: close.at })
+    expect(closed.ending?.at).toEqual({ releasedAt: null, closedAt: close.at })
     await write(id, closed)
     expect((await bench.judge(id, [gap(1)] as Entry[])).ok).toBe(false)
     const reopened = await judge(id, entry({ kind: 'correction', strikes: close.id }))
-    expect(reopened.ended).toEqual({ releasedAt: null, closedAt: null })
+    expect(reopened.ending?.at).toEqual({ releasedAt: null, closedAt: null })
     await write(id, reopened)
     expect(seqs(await judge(id, gap(1)))).toEqual([3])
   })

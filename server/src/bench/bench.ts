@@ -1,27 +1,32 @@
-import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { findingsOf } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine } from '@overhaul/core/run-sheet/line'
+import { standAfter } from '@overhaul/core/run-sheet/stand'
 import { type Told, tellNext } from '@overhaul/core/run-sheet/told'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Ending } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
-import { admitAll, hardwareAfter, openStand } from '@overhaul/core/workshop/open'
+import { hardwareAfter, openStand } from '@overhaul/core/workshop/open'
 import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
-import { lastSeqOf, type OpenJob, readJob } from './open-job.ts'
+import { judge, type Verdict } from './judge.ts'
+import { lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
 import { isEnded, summaryOf, workedJob } from './summary.ts'
 
-/** Entries not in the log yet, with their places in it, those that are, and what else is to be written with them. */
-export interface Judged {
-  readonly fresh: readonly Entry[]
-  readonly known: readonly string[]
+/** What is to be written, and what is there already. */
+export interface Judged extends Pick<Verdict, 'fresh' | 'known'> {
+  /** Where they end the job, or open it again. */
+  readonly ending?: Ends
+}
+
+/** How a log now ends its job, or opens it again, and what else is then to be written. */
+export interface Ends {
   readonly brakeId: string
   readonly jobNumber: number
-  /** When the log now ends the job, and how; missing where it ended before as it does now. */
-  readonly ended?: { readonly releasedAt: string | null; readonly closedAt: string | null }
+  readonly at: { readonly releasedAt: string | null; readonly closedAt: string | null }
   /** The brake with what a released job measured of it; missing where that is nothing. */
   readonly hardware?: Hardware
 }
@@ -31,18 +36,18 @@ const MOST_HELD = 64
 
 /**
  * Everything that is worked out of a job, apart from whoever answers the network: it reads the workshop's data and writes
- * nothing. Whether what it judged was written it sees in the log.
+ * nothing. What was written it sees in the log.
  */
 export class Bench {
   private readonly held = new Map<string, OpenJob>()
 
   constructor(private readonly db: Db) {}
 
-  /** A job as it is written: one held is read anew where the log is not what it was judged to become. */
+  /** A job as it is written: one held goes on from where it was, or is read anew. */
   private async open(jobId: string): Promise<Outcome<OpenJob>> {
     const held = this.held.get(jobId)
     this.held.delete(jobId)
-    if (held && (await this.isAsWritten(held))) {
+    if (held && (await this.goesOn(held))) {
       this.held.set(jobId, held)
       return ok(held)
     }
@@ -54,17 +59,21 @@ export class Bench {
     return opened
   }
 
-  /** Whether a job that is held is what the log says, with what was judged last if that was written. */
-  private async isAsWritten(open: OpenJob): Promise<boolean> {
-    const { pending, job, entries, ids } = open
-    delete open.pending
-    const last = await lastSeqOf(this.db, job.id)
-    if (last === (entries.at(-1)?.seq ?? 0)) return true
-    if (!pending || last !== pending.fresh.at(-1)?.seq) return false
-    entries.push(...pending.fresh)
-    for (const { id } of pending.fresh) ids.add(id)
-    open.stand = pending.stand
-    const ended = endedAt(pending.stand.state.ended)
+  /** Reads what was written to a job since it was held. False where it is to be read anew. */
+  private async goesOn(open: OpenJob): Promise<boolean> {
+    const { job, entries, ids, hardware } = open
+    const since = await logOf(this.db, job.id, lastOf(entries))
+    if (since.length === 0) return true
+    let stand = open.stand ? ok(open.stand) : openStand(hardware, entries)
+    for (const entry of since) {
+      if (!stand.ok) return false
+      stand = standAfter(stand.value, entry)
+      entries.push(entry)
+      ids.add(entry.id)
+    }
+    if (!stand.ok) return false
+    open.stand = stand.value
+    const ended = endedAt(stand.value.state.ended)
     // One opened again is judged by its brake as it is known today.
     const isReopened = isEnded(job) && !isEnded(ended)
     Object.assign(job, ended)
@@ -78,50 +87,24 @@ export class Bench {
     return job.ok ? ok(await tell(job.value, open.value)) : job
   }
 
-  /** Entries judged in turn, each on what the ones before it leave; one refusal refuses all. */
+  /** Entries judged on a log of any length, whatever they ask of it. */
   async judge(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Judged>> {
     const opened = await this.open(jobId)
     if (!opened.ok) return opened
-    const open = opened.value
-    const seen = new Set<string>()
-    const known: string[] = []
-    const places: number[] = []
-    for (const [place, { id }] of incoming.entries()) {
-      if (open.ids.has(id) || seen.has(id)) known.push(id)
-      else places.push(place)
-      seen.add(id)
-    }
-    const last = open.entries.at(-1)?.seq ?? 0
-    const ahead = places.find((place) => (incoming[place]?.basedOn ?? 0) > last)
-    if (ahead !== undefined) {
-      return refuse(
-        'log-behind',
-        incoming.length > 1 ? `${ahead}.basedOn` : 'basedOn',
-        `This was written on entry ${incoming[ahead]?.basedOn} of a log that ends at ${last}: the workshop’s log is older than what this screen saw. Reload, look at the log, then write it again or let it go.`,
-      )
-    }
-    const { brakeId, number: jobNumber } = open.job
-    const fresh = places.map((place, index) => ({ ...(incoming[place] as Entry), seq: last + index + 1 }))
-    if (fresh.length === 0) return ok({ fresh, known, brakeId, jobNumber })
-    const stand = open.stand ? ok(open.stand) : openStand(open.hardware, open.entries)
-    if (!stand.ok) return stand
-    const judged = admitAll(stand.value, fresh, open.learnt)
-    if ('error' in judged) {
-      const { code, field, message } = judged.error
-      return refuse(code, incoming.length > 1 ? `${places[judged.index]}.${field}` : field, message)
-    }
-    open.pending = { fresh, stand: judged.stand }
-    const ended = endedAt(judged.stand.state.ended)
-    const changes = ended.releasedAt !== open.job.releasedAt || ended.closedAt !== open.job.closedAt
-    const hardware =
-      changes && ended.releasedAt !== null ? hardwareAfter(open.today, [...open.entries, ...fresh]) : open.today
+    const { job, hardware, today, entries, ids, learnt, stand } = opened.value
+    const judged = judge(
+      { ids, last: lastOf(entries), stand: stand ? ok(stand) : openStand(hardware, entries), learnt },
+      incoming,
+    )
+    if (!judged.ok) return judged
+    const { fresh, known, stand: after } = judged.value
+    const at = endedAt(after?.state.ended)
+    if (!after || (at.releasedAt === job.releasedAt && at.closedAt === job.closedAt)) return ok({ fresh, known })
+    const knownNow = at.releasedAt === null ? today : hardwareAfter(today, [...entries, ...fresh])
     return ok({
       fresh,
       known,
-      brakeId,
-      jobNumber,
-      ...(changes && { ended }),
-      ...(hardware !== open.today && { hardware }),
+      ending: { brakeId: job.brakeId, jobNumber: job.number, at, ...(knownNow !== today && { hardware: knownNow }) },
     })
   }
 
@@ -184,7 +167,7 @@ export class Bench {
 }
 
 /** When a log ended its job, and how; neither while it is open. */
-const endedAt = (ending: Ending | undefined): NonNullable<Judged['ended']> => ({
+const endedAt = (ending: Ending | undefined): Ends['at'] => ({
   releasedAt: ending?.kind === 'release' ? ending.at : null,
   closedAt: ending?.kind === 'close' ? ending.at : null,
 })

@@ -6,7 +6,7 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
 import { learntFrom } from '@overhaul/core/workshop/open'
-import { and, asc, desc, eq, gt, isNotNull, lt, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 
@@ -24,8 +24,6 @@ export interface OpenJob {
   readonly ids: Set<string>
   /** The stand as its log leaves it, folded on with every append; missing until something is appended. */
   stand?: Stand
-  /** Judged, and not known to be written yet. */
-  pending?: { readonly fresh: readonly Entry[]; readonly stand: Stand }
 }
 
 /** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */
@@ -42,14 +40,8 @@ export async function logOf(db: Db, jobId: string, after = 0): Promise<Entry[]> 
   return rows.map(({ entry, seq }) => ({ ...entry, seq }))
 }
 
-/** The place of the last entry in a job's log; 0 where there is none. */
-export async function lastSeqOf(db: Db, jobId: string): Promise<number> {
-  const [row] = await db
-    .select({ last: sql<number>`coalesce(max(${entries.seq}), 0)` })
-    .from(entries)
-    .where(eq(entries.jobId, jobId))
-  return row?.last ?? 0
-}
+/** The place of the last entry of a log; 0 where there is none. */
+export const lastOf = (log: readonly Entry[]): number => log.at(-1)?.seq ?? 0
 
 /** Reads a job with everything it is worked out from. Refuses one that is not there. */
 export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> {

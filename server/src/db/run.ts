@@ -84,7 +84,7 @@ export function lock(directory: string): Outcome<() => void> {
 }
 
 /** Whether this process still holds the data. A lock somebody removed is laid down again; one of another's is not touched. */
-export function holds(directory: string): boolean {
+function holds(directory: string): boolean {
   const path = join(directory, LOCK)
   const holder = readLock(path)
   if (holder?.pid === process.pid) return true
@@ -93,13 +93,31 @@ export function holds(directory: string): boolean {
   return true
 }
 
-/** The very file, as the machine tells files apart; undefined where it is gone. */
+/** What the machine knows of a file; undefined where it is gone. */
+const stateOf = (path: string) => statSync(path, { throwIfNoEntry: false })
+
+/** The very file, as the machine tells files apart. */
 const identity = (path: string): string | undefined => {
-  try {
-    const { dev, ino } = statSync(path)
-    return `${dev}:${ino}`
-  } catch {
-    return undefined
+  const file = stateOf(path)
+  return file && `${file.dev}:${file.ino}`
+}
+
+/** The very file as it was last written to. */
+const version = (path: string): string | undefined => {
+  const file = stateOf(path)
+  return file && `${file.dev}:${file.ino}:${file.mtimeMs}:${file.size}`
+}
+
+/** Watches that this process still holds the data. It is asked at every write: the lock is read only where somebody wrote to it. */
+export function watchLock(directory: string): () => boolean {
+  const path = join(directory, LOCK)
+  let seen: string | undefined
+  return () => {
+    const now = version(path)
+    if (now !== undefined && now === seen) return true
+    const isOurs = holds(directory)
+    seen = isOurs ? version(path) : undefined
+    return isOurs
   }
 }
 

@@ -10,12 +10,12 @@ import { migrate } from 'drizzle-orm/libsql/migrator'
 import { checkDatabase, layIn } from './aside.ts'
 import { backupsOf, offerBackup } from './backups.ts'
 import { giveCodes } from './codes.ts'
-import { databaseIn, holds, lastRun, lock, watchFiles, writeRun } from './run.ts'
+import { databaseIn, lastRun, lock, watchFiles, watchLock, writeRun } from './run.ts'
 import * as schema from './schema.ts'
 import { DataTrouble } from './trouble.ts'
 
 export type Db = LibSQLDatabase<typeof schema>
-export type Statement = BatchItem<'sqlite'>
+export type Statement = BatchItem<'sqlite'> & PromiseLike<unknown>
 
 /** The workshop's data: one SQLite file, owned by one process. */
 export interface Store {
@@ -185,6 +185,7 @@ class OpenStore implements Store {
   readonly schemaVersion = journal().entries.length
   readonly opened = randomUUID().slice(0, 8)
   private moved: () => string | undefined
+  private readonly holds: () => boolean
   private resting: NodeJS.Timeout | undefined
   private fault: string | undefined
   private notLaidIn = 0
@@ -199,6 +200,7 @@ class OpenStore implements Store {
     private readonly unlock: () => void,
   ) {
     this.moved = watchFiles(databaseIn(directory))
+    this.holds = watchLock(directory)
     this.rest()
     // After a clean stop nobody waits for the check; what it finds stops the writing.
     if (unchecked) checkDatabase(databaseIn(directory)).then((wrong) => this.found(wrong))
@@ -217,24 +219,20 @@ class OpenStore implements Store {
       this.fault = `${moved} was deleted or replaced while Overhaul ran. Nothing more is written: what is typed waits on its screen. Stop Overhaul and look. ${offerBackup(this.directory)}`
       console.error(this.fault)
     }
-    if (!this.fault && !holds(this.directory)) {
+    if (!this.fault && !this.holds()) {
       this.fault = `Another Overhaul took ${this.directory} over. Nothing more is written here: stop one of the two, then start this one again.`
       console.error(this.fault)
     }
     return this.fault
   }
 
-  private stopOnTrouble(): void {
-    const message = this.trouble()
-    if (message) throw new DataTrouble(message)
-  }
-
   readonly write = async (statements: readonly Statement[]): Promise<void> => {
-    this.stopOnTrouble()
     // A connection opened anew makes its log anew.
     if (await writeAll(this.client, this.prepare, this.db, statements))
       this.moved = watchFiles(databaseIn(this.directory))
-    this.stopOnTrouble()
+    // Nothing is acknowledged that could not be read again.
+    const trouble = this.trouble()
+    if (trouble) throw new DataTrouble(trouble)
     this.notLaidIn += 1
     if (this.notLaidIn >= LAY_IN_AFTER) {
       this.notLaidIn = 0
@@ -280,14 +278,16 @@ async function writeAll(
   [first, ...rest]: readonly Statement[],
 ): Promise<boolean> {
   if (!first) return false
+  // One is whole by itself, and quicker.
+  const write = () => (rest.length === 0 ? first : db.batch([first, ...rest]))
   try {
-    await db.batch([first, ...rest])
+    await write()
     return false
   } catch (error) {
     if (!String((error as { code?: string }).code).startsWith('SQLITE_BUSY')) throw error
     await client.reconnect()
     await prepare(client)
-    await db.batch([first, ...rest])
+    await write()
     return true
   }
 }

@@ -2,11 +2,13 @@ import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { desc, eq, inArray } from 'drizzle-orm'
 import { orThrow } from '../app/fault.ts'
-import type { Judged } from '../bench/bench.ts'
+import type { Ends, Judged } from '../bench/bench.ts'
+import { judge, type Verdict } from '../bench/judge.ts'
 import { isEnded, isStale, type JobAt } from '../bench/summary.ts'
 import { brakes, entries, type JobSummary, jobs } from '../db/schema.ts'
 import type { Statement, Store } from '../db/store.ts'
 import type { Workers } from '../workers/workers.ts'
+import { InHand } from './in-hand.ts'
 
 type JobRow = typeof jobs.$inferSelect
 
@@ -23,6 +25,7 @@ const SUMMARY_LATEST_MS = 5000
 
 /** Appends to jobs' logs, in order and once, and keeps the rack's summaries. What is judged and told is worked out at a bench. */
 export class Ledger {
+  private readonly inHand: InHand
   private readonly queues = new Map<string, Promise<unknown>>()
   private telling: Promise<void> = Promise.resolve()
   private closing = false
@@ -32,7 +35,9 @@ export class Ledger {
   constructor(
     private readonly store: Store,
     private readonly workers: Workers,
-  ) {}
+  ) {
+    this.inHand = new InHand(store.db)
+  }
 
   /** One append at a time per job: the order of the log is the order of arrival. */
   append(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
@@ -47,36 +52,42 @@ export class Ledger {
   }
 
   private async appendNow(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
-    const judged = await this.workers.ask('judge', jobId, incoming)
+    const log = await this.inHand.take(jobId, incoming)
+    const judged: Outcome<Verdict & Pick<Judged, 'ending'>> = log
+      ? judge(log, incoming)
+      : await this.workers.ask('judge', jobId, incoming)
     if (!judged.ok) return judged
-    const { fresh, known } = judged.value
+    const { fresh, known, stand, ending } = judged.value
     if (fresh.length > 0) {
-      const written = await this.write(jobId, judged.value)
+      const written = await this.write(jobId, fresh, ending)
       if (!written.ok) return written
+      if (log && stand) this.inHand.goOn(log, fresh, stand)
       this.summariseSoon(jobId)
     }
     return ok({ accepted: fresh.map((entry) => entry.id), known, entries: fresh })
   }
 
   /**
-   * One batch writes them all, so that all stand or none; a release or a closing also ends the job, its strike opens it again. What
-   * a released job measured of the brake itself goes to the brake.
+   * All stand or none; a release or a closing also ends the job, its strike opens it again. What a released job measured of the
+   * brake itself goes to the brake.
    */
-  private async write(jobId: string, { fresh, ended, hardware, brakeId, jobNumber }: Judged): Promise<Outcome<true>> {
+  private async write(jobId: string, fresh: readonly Entry[], ending?: Ends): Promise<Outcome<true>> {
     const { db } = this.store
     const rows = fresh.map(({ seq = 0, ...entry }) => ({ id: entry.id, jobId, seq, entry: entry as Entry }))
-    const reopens = ended !== undefined && ended.releasedAt === null && ended.closedAt === null
-    const newest = reopens ? await this.newestOn(brakeId) : jobNumber
-    if (newest !== jobNumber) {
-      return refuse(
-        'newer-job',
-        'strikes',
-        `Job ${newest} was opened on this brake since: go on there, this one stays ended.`,
-      )
-    }
     const statements: Statement[] = [db.insert(entries).values(rows)]
-    if (ended) statements.push(db.update(jobs).set(ended).where(eq(jobs.id, jobId)))
-    if (hardware) statements.push(db.update(brakes).set({ hardware }).where(eq(brakes.id, brakeId)))
+    if (ending) {
+      const { at, hardware, brakeId, jobNumber } = ending
+      const newest = isEnded(at) ? jobNumber : await this.newestOn(brakeId)
+      if (newest !== jobNumber) {
+        return refuse(
+          'newer-job',
+          'strikes',
+          `Job ${newest} was opened on this brake since: go on there, this one stays ended.`,
+        )
+      }
+      statements.push(db.update(jobs).set(at).where(eq(jobs.id, jobId)))
+      if (hardware) statements.push(db.update(brakes).set({ hardware }).where(eq(brakes.id, brakeId)))
+    }
     try {
       await this.store.write(statements)
     } catch (error) {
@@ -150,10 +161,9 @@ export class Ledger {
       .select({ id: jobs.id, releasedAt: jobs.releasedAt, closedAt: jobs.closedAt })
       .from(jobs)
       .where(inArray(jobs.brakeId, [...brakeIds]))
-    await this.workers.ask(
-      'forget',
-      rows.map(({ id }) => id),
-    )
+    const ids = rows.map(({ id }) => id)
+    this.inHand.letGo(ids)
+    await this.workers.ask('forget', ids)
     return rows
   }
 

@@ -9,6 +9,9 @@ import type { Askable, Asked, Data } from './answering.ts'
 /** After so long without anything to print, the type is put away. */
 const PRESS_REST_MS = 30_000
 
+/** What a worker has just made and soon lets go of, at most: by itself it would take as much as all it keeps. */
+const YOUNG_MB = 12
+
 const HERE = import.meta.url
 
 /** One worker; as it was built, or from its source, which then needs reading as TypeScript. */
@@ -21,6 +24,7 @@ function worker(built: string, source: string, data: object, idleTimeout = Numbe
     minThreads: idleTimeout === Number.POSITIVE_INFINITY ? 1 : 0,
     maxThreads: 1,
     idleTimeout,
+    resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
   })
 }
 
