@@ -63,8 +63,14 @@ test('a brake is replaced by one of another family, worked on, and hung back wit
   await expect(page.getByLabel('boss to straddle end, up')).toBeVisible()
   await expect(page.getByText(/^linear-pull, hung here before, jobs \d+/)).toBeVisible()
 
+  // However late the rack is told, the brake that was taken off is not offered any more.
+  await page.route(/\/api\/bicycles\?/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await route.continue()
+  })
   await page.getByRole('link', { name: 'Rack' }).click()
   await (await onRack(page, 'Hire 03')).getByRole('button', { name: 'New job, Hire 03 rear' }).click()
+  await page.unrouteAll({ behavior: 'wait' })
   await page.getByRole('button', { name: 'Open job' }).click()
   await expect(next(page)).toContainText('Loosen the wheel')
   await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()

@@ -69,13 +69,19 @@ export const useFamily = (id: string | undefined) =>
 export const useBicycle = (id: string | undefined) =>
   useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id as string), enabled: id !== undefined })
 
-/** A bicycle was changed: it, the rack and the jobs open on it are read again. */
-export const refreshBicycle = (id: string) =>
-  Promise.all([
+/**
+ * A bicycle was changed: it, the rack and the jobs open on it are read again. No list shows it as it was until it is read: what was
+ * taken off would be worked on.
+ */
+export function refreshBicycle(id: string): Promise<unknown> {
+  queryClient.removeQueries({ queryKey: RACK_LIST, type: 'inactive' })
+  return Promise.all([
     queryClient.invalidateQueries({ queryKey: ['bicycle', id] }),
     queryClient.invalidateQueries({ queryKey: ['job'] }),
     refreshRack(),
+    queryClient.prefetchInfiniteQuery(rackList(WHOLE_RACK)),
   ])
+}
 
 export const refreshRack = () => queryClient.invalidateQueries({ queryKey: RACK })
 
