@@ -300,17 +300,3 @@ test('what is typed of a new bicycle outlives a reload, and is gone once it hang
   await page.getByRole('button', { name: 'New bicycle' }).click()
   await expect(page.getByLabel('name or number')).toHaveValue('')
 })
-
-test('the drawer is a table one walks by arrow keys and sorts by its heads; a file may be dropped on it', async ({
-  page,
-}) => {
-  await page.goto(`${shop.url}/drawer`)
-  const table = page.getByRole('grid', { name: 'Parts in the drawer' })
-  const first = table.getByRole('row').nth(1)
-  await page.getByRole('columnheader', { name: 'on hand' }).click()
-  await expect(first).toContainText(/−0\+/)
-  await page.getByRole('columnheader', { name: 'on hand' }).click()
-  await expect(first).toContainText('200')
-  await page.getByRole('button', { name: 'Read a CSV' }).click()
-  await expect(page.getByText('or drop a CSV file here')).toBeVisible()
-})

@@ -164,29 +164,3 @@ test('a sudden rub goes from the wheel to the gaps', async ({ page }) => {
   await until(page, /Measure both gaps/)
   await expect(page.getByRole('list', { name: 'Log, newest first' })).not.toContainText('housing')
 })
-
-test('the drawer is filled from a file, its bad rows named, and nothing taken that is not there', async ({ page }) => {
-  await page.goto(`${shop.url}/drawer`)
-  await page.getByRole('button', { name: 'Read a CSV' }).click()
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'drawer.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(
-      'code,kind,name,count,thicknessMm\nSH-X,shim,Brass strip,2,0.2\nSH-Y,shim,Brass strip,two,0.2\n',
-    ),
-  })
-  await expect(page.getByRole('status')).toContainText('would add 1, change 0')
-  await expect(page.getByRole('row', { name: /3 count count is “two”/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Write the good rows' }).click()
-  await expect(page.getByRole('status')).toContainText('did add 1')
-  await page.getByRole('searchbox').fill('brass')
-  await page.getByRole('button', { name: 'take one Brass strip' }).click()
-  await page.getByRole('button', { name: 'take one Brass strip' }).click()
-  await page.getByRole('button', { name: 'take one Brass strip' }).click()
-  await expect(page.getByRole('alert')).toContainText('0 in the drawer')
-  await page.getByRole('button', { name: 'Drop it' }).click()
-  await page.getByRole('button', { name: 'change Brass strip' }).click()
-  await page.getByLabel('thickness, mm').fill('9')
-  await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByRole('alert')).toContainText('Accepted: 0.02 to 5 mm')
-})

@@ -101,6 +101,7 @@ export default function DrawerPage() {
           data={shown}
           idOf={(part) => part.id}
           sortedBy="kind"
+          asked={`${onlyShort} ${text}`}
         />
       )}
     </Page>

@@ -10,7 +10,7 @@ import {
 } from '@tanstack/react-table'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { useState } from 'react'
-import { Cell, Column, Row, Table, TableBody, TableHeader } from 'react-aria-components'
+import { Cell, Column, Row, Table, TableBody, TableHeader, TableLoadMoreItem } from 'react-aria-components'
 import styled from 'styled-components'
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
@@ -57,16 +57,21 @@ const Field = styled(Cell)`
   }
 `
 
+/** So many rows are drawn, and as many more whenever their end comes near: thousands at once would stop the screen for a minute. */
+const A_SCREENFUL = 30
+
 interface Props<T extends RowData> {
   readonly label: string
   readonly columns: readonly TableColumn<T>[]
   readonly data: readonly T[]
   readonly idOf: (row: T) => string
   readonly sortedBy?: string
+  /** What these rows were chosen by: other ones are shown from their beginning. */
+  readonly asked?: string
 }
 
 /** A table one walks with the arrow keys and sorts by its heads. The first column names its row. */
-export function DataTable<T extends RowData>({ label, columns, data, idOf, sortedBy }: Props<T>) {
+export function DataTable<T extends RowData>({ label, columns, data, idOf, sortedBy, asked }: Props<T>) {
   const [sorting, setSorting] = useState<SortingState>(sortedBy ? [{ id: sortedBy, desc: false }] : [])
   const table = useTable({
     features,
@@ -77,6 +82,10 @@ export function DataTable<T extends RowData>({ label, columns, data, idOf, sorte
     onSortingChange: setSorting,
   })
   const [by] = sorting
+  const rows = table.getRowModel().rows
+  const order = JSON.stringify([sorting, asked])
+  const [drawn, setDrawn] = useState({ order, count: A_SCREENFUL })
+  const count = drawn.order === order ? drawn.count : A_SCREENFUL
   return (
     <Grid
       aria-label={label}
@@ -103,7 +112,7 @@ export function DataTable<T extends RowData>({ label, columns, data, idOf, sorte
         ))}
       </TableHeader>
       <TableBody>
-        {table.getRowModel().rows.map((row) => (
+        {rows.slice(0, count).map((row) => (
           <Line key={row.id} id={row.id}>
             {row.getAllCells().map((cell) => (
               <Field key={cell.id}>
@@ -112,6 +121,9 @@ export function DataTable<T extends RowData>({ label, columns, data, idOf, sorte
             ))}
           </Line>
         ))}
+        {count < rows.length && (
+          <TableLoadMoreItem onLoadMore={() => setDrawn({ order, count: count + A_SCREENFUL })} scrollOffset={1} />
+        )}
       </TableBody>
     </Grid>
   )
