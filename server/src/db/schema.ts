@@ -160,6 +160,7 @@ export const tags = sqliteTable(
     /** Its number among the words that are searched. */
     n: integer().primaryKey(),
     bicycleId: text().notNull().unique(),
+    /** As it is put in order: each number in it is as long as the others. */
     name: text().notNull(),
     isRetired: flag(),
     isOpen: flag(),

@@ -159,9 +159,9 @@ describe('the rack asked in parts', () => {
     }
   })
 
-  it('names stand in order whatever their case; the last touched stands first where that is asked', async () => {
+  it('names stand in order whatever their case, numbers by their size; the last touched stands first where that is asked', async () => {
     const names = (await list('part=hanging')).map(({ name }) => name)
-    expect(names.indexOf('hire 10')).toBe(names.indexOf('Hire 2') - 1)
+    expect(names.indexOf('hire 10')).toBe(names.indexOf('Hire 2') + 1)
     const { job } = (await list('q=straße'))[0]?.brakes[0] ?? {}
     await shop.post(
       `jobs/${job?.id}/entries`,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { entry, gap, testWorkshop } from '../testing/workshop.ts'
+import { Workers } from './workers.ts'
 
 type Workshop = Awaited<ReturnType<typeof testWorkshop>>
 let shop: Workshop
@@ -48,6 +49,23 @@ describe('work on a long log, beside whoever answers', () => {
     order.push('entry')
     await printed
     expect(order).toEqual(['entry', 'sheet'])
+  })
+})
+
+describe('closing', () => {
+  // Stopped in the middle of reading, a worker takes the whole process with it, and the data is not closed.
+  it('what was asked is answered before the workers are stopped', async () => {
+    const workers = new Workers(shop.data)
+    const asked = Array.from({ length: 40 }, (_, index) =>
+      index % 2 === 0 ? workers.look('countJobs', { sort: 'newest' }) : workers.ask('forget', []),
+    )
+    await workers.close()
+    const answered = await Promise.allSettled(asked)
+    expect(answered.filter(({ status }) => status === 'rejected')).toEqual([])
+  })
+
+  it('one that is closed as soon as it is there is closed', async () => {
+    await expect(new Workers(shop.data).close()).resolves.toBeUndefined()
   })
 })
 

@@ -12,6 +12,8 @@ const PRESS_REST_MS = 30_000
 /** What a worker has just made and soon lets go of, at most: by itself it would take as much as all it keeps. */
 const YOUNG_MB = 12
 
+const NOTHING = () => undefined
+
 const HERE = import.meta.url
 
 /** One worker; as it was built, or from its source, which then needs reading as TypeScript. */
@@ -40,6 +42,8 @@ export class Workers {
   private readonly bench: Piscina
   private readonly rail: Piscina
   private readonly press: Piscina
+  /** Asked of those that read the data, and not answered yet. */
+  private readonly asked = new Set<Promise<unknown>>()
 
   constructor(directory: string) {
     const data: Data = { directory }
@@ -49,20 +53,28 @@ export class Workers {
   }
 
   ask<M extends Askable<Bench>>(method: M, ...args: Question<Bench, M>): Answer<Bench, M> {
-    const asked: Asked = { method, args }
-    return this.bench.run(asked) as Answer<Bench, M>
+    return this.put(this.bench, { method, args }) as Answer<Bench, M>
   }
 
   look<M extends Askable<Rail>>(method: M, ...args: Question<Rail, M>): Answer<Rail, M> {
-    const asked: Asked = { method, args }
-    return this.rail.run(asked) as Answer<Rail, M>
+    return this.put(this.rail, { method, args }) as Answer<Rail, M>
+  }
+
+  private put(reads: Piscina, asked: Asked): Promise<unknown> {
+    const answer = reads.run(asked)
+    const answered: Promise<unknown> = answer.then(NOTHING, NOTHING).then(() => this.asked.delete(answered))
+    this.asked.add(answered)
+    return answer
   }
 
   print(order: Order): Promise<Outcome<Uint8Array>> {
     return this.press.run(order)
   }
 
+  /** What was asked is answered first: stopped while it reads the data, or opens it, a worker takes the whole process with it. */
   async close(): Promise<void> {
+    await Promise.allSettled([this.ask('forget', []), this.look('countJobs', { sort: 'newest' })])
+    while (this.asked.size > 0) await Promise.all(this.asked)
     await Promise.all([this.bench.destroy(), this.rail.destroy(), this.press.destroy()])
   }
 }
