@@ -50,6 +50,9 @@ const Stock = styled.div`
 
 type Open = { readonly kind: 'new' } | { readonly kind: 'file' } | { readonly kind: 'part'; readonly part: Part }
 
+/** M6 × 8 comes before M6 × 16. */
+const ORDER = new Intl.Collator('en', { numeric: true })
+
 const kindOf = ({ kind }: Part): string => findPartKind(kind)?.title ?? kind
 
 /** Small parts on hand: how many there are, what they measure, what is short. */
@@ -61,9 +64,10 @@ export default function DrawerPage() {
   const [onlyShort, setOnlyShort] = useState(false)
   const [open, setOpen] = useState<Open>()
   const text = useDeferredValue(search)
+  const inOrder = useMemo(() => [...(parts ?? [])].sort((a, b) => ORDER.compare(a.name, b.name)), [parts])
   const shown = useMemo(
-    () => (parts ?? []).filter((part) => matchesPart(part, text) && (!onlyShort || isShort(part))),
-    [parts, text, onlyShort],
+    () => inOrder.filter((part) => matchesPart(part, text) && (!onlyShort || isShort(part))),
+    [inOrder, text, onlyShort],
   )
   const short = (parts ?? []).filter(isShort).length
   const close = () => setOpen(undefined)
