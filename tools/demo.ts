@@ -40,14 +40,33 @@ const onTheDay = (row: Record<string, unknown>) =>
       typeof value === 'string' && value.startsWith(today) ? MADE : value,
     ]),
   )
-const hung = {
-  made: MADE,
-  ...Object.fromEntries(await Promise.all(TABLES.map(async (table) => [table, (await rowsOf(table)).map(onTheDay)]))),
+type Row = Readonly<Record<string, string>>
+
+/** Each job is opened with its first entry, and what it is worked on hung there by then: all was made within one minute. */
+function asItCame(tables: Record<string, readonly Row[]>): Record<string, readonly Row[]> {
+  const { jobs = [], brakes = [], bicycles = [], entries = [] } = tables
+  const first = (moments: readonly string[]): string => [...moments].sort()[0] ?? MADE
+  const opened = jobs.map((job): Row => {
+    const log = entries.filter(({ jobId }) => jobId === job.id).map(({ entry }) => entry as unknown as { at: string })
+    return { ...job, openedAt: first(log.map(({ at }) => at)) }
+  })
+  const fitted = brakes.map((brake): Row => {
+    const its = opened.filter(({ brakeId }) => brakeId === brake.id)
+    return { ...brake, createdAt: first(its.map(({ openedAt = MADE }) => openedAt)) }
+  })
+  const hung = bicycles.map((bicycle): Row => {
+    const its = fitted.filter(({ bicycleId }) => bicycleId === bicycle.id)
+    return { ...bicycle, createdAt: first(its.map(({ createdAt = MADE }) => createdAt)) }
+  })
+  return { ...tables, jobs: opened, brakes: fitted, bicycles: hung }
 }
+
+const made = Object.fromEntries(
+  await Promise.all(TABLES.map(async (table) => [table, (await rowsOf(table)).map(onTheDay) as Row[]] as const)),
+)
+const hung: Record<string, unknown> = { made: MADE, ...asItCame(made) }
 client.close()
 rmSync(data, { recursive: true, force: true })
 const to = fileURLToPath(new URL('../server/src/demo/hung.json', import.meta.url))
 writeFileSync(to, `${JSON.stringify(hung)}\n`)
-console.log(
-  `Lockside Hire: ${(hung as Record<string, unknown[]>).entries?.length} entries written to server/src/demo/hung.json`,
-)
+console.log(`Lockside Hire: ${made.entries?.length} entries written to server/src/demo/hung.json`)
