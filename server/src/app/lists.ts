@@ -46,6 +46,8 @@ const MOST_KEPT = 32
 
 /** Where a list comes from: how many there are, and some of them from one on. */
 export interface ListSource {
+  /** Refuses what a page cannot come after: it is not there. */
+  readonly find: (after: string) => Promise<unknown>
   readonly total: () => Promise<number>
   readonly page: (limit: number, after: string | undefined) => Promise<Looked>
 }
@@ -68,6 +70,7 @@ export class Lists {
   ): Promise<void> {
     const count = await rackCount(this.store.db)
     if (isUnchanged(request, response, this.store, count)) return
+    if (after !== undefined) await source.find(after)
     if (limit === undefined) return this.sendWhole(response, source, after)
     const { page, total } = this.once(request.originalUrl, String(response.getHeader('ETag')), () => ({
       page: this.fresh(source, limit, after),

@@ -71,12 +71,12 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'name', ...more } = validate<RackQuery>(RACK_QUERY, request.query, 'query')
     const wish: RackWish = { sort, ...more }
-    if (after !== undefined) await find(after, 'after')
     await lists.send(
       request,
       response,
       { limit, after },
       {
+        find: (id) => find(id, 'after'),
         total: () => workers.look('countBicycles', wish),
         page: (most, seen) => workers.look('bicycles', wish, most, seen),
       },

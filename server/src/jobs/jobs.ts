@@ -70,12 +70,12 @@ export function jobRoutes(
   router.get('/', async (request, response) => {
     const { limit, after, sort = 'newest', ...more } = validate<JobQuery>(JOB_QUERY, request.query, 'query')
     const wish: JobWish = { sort, ...more }
-    if (after !== undefined) await find(after, 'after')
     await lists.send(
       request,
       response,
       { limit, after },
       {
+        find: (id) => find(id, 'after'),
         total: () => workers.look('countJobs', wish),
         page: (most, seen) => workers.look('jobs', wish, most, seen),
       },
