@@ -1,5 +1,5 @@
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
-import { asksNext } from '@overhaul/core/run-sheet/admit'
+import { asksNext } from '@overhaul/core/run-sheet/admit/admit'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { openStand } from '@overhaul/core/workshop/open'

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest'
-import { expectOk } from '../outcome/outcome.ts'
-import type { Entry, EntryBody, EntryKind } from '../stand/entries.ts'
-import { confirm, HARDWARE, PREPARED, reading, turn, written } from '../testing/stand.ts'
-import { openStand } from '../workshop/open.ts'
+import { expectOk } from '../../outcome/outcome.ts'
+import type { Entry, EntryBody, EntryKind } from '../../stand/entries.ts'
+import { confirm, HARDWARE, PREPARED, reading, turn, written } from '../../testing/stand.ts'
+import { openStand } from '../../workshop/open.ts'
 import { admit, asksNext } from './admit.ts'
 
 /** One of each kind; a release that is struck is released anew when the strike is struck. */

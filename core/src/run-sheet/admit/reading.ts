@@ -1,0 +1,48 @@
+import type { SeenSpec } from '../../brake/reading.ts'
+import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import { formatQuantity } from '../../quantity/quantity.ts'
+import type { EntryBody } from '../../stand/entries.ts'
+import type { Stand } from '../stand.ts'
+
+/** A reading in its unit and range, and possible beside the others of the same brake. */
+export function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
+  const { kit } = stand
+  const seen = kit.seeing(entry.reading)
+  if (seen) return admitSeen(seen, entry)
+  const spec = kit.reading(entry.reading)
+  if (!spec) {
+    return refuse(
+      'unknown-reading',
+      'reading',
+      `A ${stand.family.title} brake has no reading “${entry.reading}”. Accepted: ${kit.order.join(', ')}.`,
+    )
+  }
+  if (entry.unit !== spec.unit)
+    return refuse('wrong-unit', 'unit', `${spec.title} is kept in ${spec.unit}, not “${entry.unit}”.`)
+  if (typeof entry.value !== 'number' || !(entry.value >= spec.min && entry.value <= spec.max)) {
+    const range = `${formatQuantity(spec.min, spec.unit)} to ${formatQuantity(spec.max, spec.unit)}`
+    const shown = typeof entry.value === 'number' ? formatQuantity(entry.value, spec.unit) : `“${entry.value}”`
+    return refuse('out-of-range', 'value', `${spec.title} is ${shown}. Accepted: ${range}.`)
+  }
+  return admitAmong(stand, entry.reading, entry.value, entry)
+}
+
+function admitSeen(seen: SeenSpec, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
+  return seen.options.some((each) => each.id === entry.value)
+    ? ok(entry)
+    : refuse(
+        'not-a-choice',
+        'value',
+        `${seen.title} is “${entry.value}”. Accepted: ${seen.options.map((each) => each.id).join(', ')}.`,
+      )
+}
+
+/** A measurement beside the others of the same brake: a hole wider than its tube was misread. */
+function admitAmong(stand: Stand, id: string, value: number, entry: EntryBody): Outcome<EntryBody> {
+  const { family, kit } = stand
+  const checked = family.check?.({ seen: stand.seen, number: (each) => (each === id ? value : stand.number(each)) })
+  if (checked && !checked.ok) return checked
+  const dimension = kit.reading(id)?.dimension
+  const fitted = dimension ? family.fit({ ...stand.dimensions, [dimension]: value }, stand.here) : ok(entry)
+  return fitted.ok ? ok(entry) : fitted
+}

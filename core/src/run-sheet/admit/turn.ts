@@ -1,0 +1,75 @@
+import { adjustersOf } from '../../brake/kit.ts'
+import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import { formatQuantity } from '../../quantity/quantity.ts'
+import type { EntryBody } from '../../stand/entries.ts'
+import type { Stand } from '../stand.ts'
+
+const MOST_CABLE_MM = 60
+const HALF_STEP = 0.02
+const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes', click: 'clicks' } as const
+
+/** A turn of something this brake has, as far as it goes. */
+export function admitTurn(
+  { kit, model, family, state }: Stand,
+  entry: EntryBody & { kind: 'turn' },
+): Outcome<EntryBody> {
+  const all = adjustersOf(kit, model)
+  const spec = all.find((each) => each.id === entry.adjuster)
+  if (!spec) {
+    const known = all.map((each) => each.id).join(', ')
+    return refuse(
+      'unknown-adjuster',
+      'adjuster',
+      `A ${family.title} brake has no “${entry.adjuster}”. Accepted: ${known}.`,
+    )
+  }
+  if (entry.unit !== spec.unit)
+    return refuse('wrong-unit', 'unit', `The ${spec.title} is set in ${SET_IN[spec.unit]}, not “${entry.unit}”.`)
+  if (entry.from && !spec.contact) {
+    return refuse(
+      'no-contact',
+      'from',
+      `The ${spec.title} meets nothing when it is wound in. Accepted: how far it was turned from where it stood.`,
+    )
+  }
+  if (entry.from && spec.contact && entry.amount * spec.contact.inward > 0) {
+    return refuse(
+      'out-of-range',
+      'amount',
+      `From contact the ${spec.title} goes back: ${spec.contact.inward > 0 ? spec.minus : spec.plus}.`,
+    )
+  }
+  if (entry.tried !== undefined && (entry.amount !== 0 || !entry.endReached)) {
+    return refuse('out-of-range', 'tried', 'What was tried is told where nothing moved: amount 0, at its end.')
+  }
+  if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
+    return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
+  }
+  if (spec.unit === 'hole' && !Number.isInteger(entry.amount)) {
+    return refuse(
+      'out-of-range',
+      'amount',
+      `${spec.title} by ${entry.amount}: a pin stands in a hole. Accepted: whole holes.`,
+    )
+  }
+  if (spec.travel === undefined) {
+    return Math.abs(entry.amount) <= MOST_CABLE_MM
+      ? ok(entry)
+      : refuse(
+          'out-of-range',
+          'amount',
+          `${spec.title}: ${formatQuantity(entry.amount, spec.unit)}. Accepted: up to ${formatQuantity(MOST_CABLE_MM, spec.unit)} either way.`,
+        )
+  }
+  const { roomDown, roomUp } = state.adjusters[spec.id] as { roomDown: number; roomUp: number }
+  const room = entry.from ? spec.travel : entry.amount > 0 ? roomUp : roomDown
+  if (Math.abs(entry.amount) > room + HALF_STEP) {
+    const way = entry.amount > 0 ? spec.plus : spec.minus
+    return refuse(
+      'past-its-end',
+      'amount',
+      `${way} ${formatQuantity(Math.abs(entry.amount), spec.unit)}: it has only ${formatQuantity(Math.max(0, room), spec.unit)} to go that way. Log what it really turned.`,
+    )
+  }
+  return ok(entry)
+}
