@@ -1,6 +1,7 @@
 import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
-import type { AdjusterState, StandState } from '../stand/fold.ts'
+import type { AdjusterState } from '../stand/adjusters.ts'
+import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
 import type { Aim, Amounts, Bench, Sample } from './possible.ts'
 

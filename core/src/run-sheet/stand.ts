@@ -9,9 +9,10 @@ import type { Windows } from '../brake/window.ts'
 import { routeDimensions } from '../cable/route.ts'
 import { type Outcome, ok } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
-import { fold, foldOn, goesOn, lastReading, lastSeen, type StandState, standingIn } from '../stand/fold.ts'
+import { fold, foldOn, goesOn, lastReading, lastSeen, type StandState } from '../stand/fold.ts'
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
 import type { Measured } from '../stand/history.ts'
+import { standingIn } from '../stand/log-order.ts'
 
 /** A brake on the stand: its hardware, and its log folded. */
 export interface Stand extends OnStand {

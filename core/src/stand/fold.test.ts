@@ -15,7 +15,8 @@ import {
 } from '../testing/stand.ts'
 import { openStand } from '../workshop/open.ts'
 import type { Entry, EntryBody } from './entries.ts'
-import { fold, inOrder } from './fold.ts'
+import { fold } from './fold.ts'
+import { inOrder } from './log-order.ts'
 
 const folded = (...bodies: readonly EntryBody[]) => fold(KIT, MODEL, written(...bodies))
 

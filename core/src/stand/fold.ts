@@ -5,7 +5,9 @@ import type { BrakeModel } from '../brake/model.ts'
 import type { Span } from '../brake/reading.ts'
 import type { RouteSegment } from '../brake/route.ts'
 import { type ChosenSchool, type ChosenSchools, partOf, readSchool, usualSchools } from '../brake/school.ts'
+import { type AdjusterState, adjustersIn, moved, untouched } from './adjusters.ts'
 import type { Entry, EntryBody, EntryOf } from './entries.ts'
+import { inOrder, overtakers, strikes, unseenBy } from './log-order.ts'
 
 export type FactStatus = 'current' | 'recheck'
 
@@ -16,20 +18,6 @@ export interface Established<V> {
   readonly status: FactStatus
   /** What has happened since that calls for another look. */
   readonly cause?: string
-}
-
-/** How far an adjuster has been turned in this job and what is known of its ends. */
-export interface AdjusterState {
-  readonly id: string
-  /** Net amount in this job, and how far it went either way. */
-  readonly turned: number
-  readonly lowest: number
-  readonly highest: number
-  /** From its lower end, if its position was ever told or an end was felt. */
-  readonly position: number | undefined
-  /** How much further it can go each way; infinite where nothing is known to limit it. */
-  readonly roomDown: number
-  readonly roomUp: number
 }
 
 export interface FoldedEntry {
@@ -70,57 +58,6 @@ export interface StandState {
 }
 
 export type Ending = EntryOf<'release'> | EntryOf<'close'>
-
-/** Log order: the server's seq first, then entries still waiting, as they were made. */
-export const inOrder = (entries: readonly Entry[]): readonly Entry[] =>
-  entries
-    .map((entry, index) => ({ entry, index }))
-    .sort((a, b) => (a.entry.seq ?? Infinity) - (b.entry.seq ?? Infinity) || a.index - b.index)
-    .map(({ entry }) => entry)
-
-const sameHand = (a: Entry, b: Entry): boolean => a.by === b.by && a.device === b.device
-
-/** The first turn by another hand after what the author of a reading had seen. */
-function unseenBy(before: readonly Entry[], entry: Entry): Entry | undefined {
-  let unseen: Entry | undefined
-  for (let at = before.length - 1; at >= 0; at -= 1) {
-    const each = before[at] as Entry
-    if (each.seq === undefined) continue
-    if (each.seq <= (entry.basedOn as number)) break
-    if (each.kind === 'turn' && !sameHand(each, entry)) unseen = each
-  }
-  return unseen
-}
-
-/** A reading its author took without having seen a turn that came first teaches nothing. */
-function overtakers(ordered: readonly Entry[], struck: ReadonlyMap<string, Entry>): Map<string, Entry> {
-  const overtaken = new Map<string, Entry>()
-  const turns: Entry[] = []
-  for (const entry of ordered) {
-    if (struck.has(entry.id)) continue
-    if (entry.kind === 'turn') turns.push(entry)
-    if (entry.kind !== 'reading' || entry.basedOn === undefined) continue
-    const unseen = unseenBy(turns, entry)
-    if (unseen) overtaken.set(entry.id, unseen)
-  }
-  return overtaken
-}
-
-/** Corrections in order; one that is itself struck strikes nothing, so a strike can be taken back. */
-function strikes(ordered: readonly Entry[]): ReadonlyMap<string, Entry> {
-  const struck = new Map<string, Entry>()
-  for (const entry of [...ordered].reverse()) {
-    if (entry.kind === 'correction' && !struck.has(entry.id)) struck.set(entry.strikes, entry)
-  }
-  return struck
-}
-
-/** Entries that count, in order: not struck, or struck by a correction that was itself taken back. */
-export function standingIn(entries: readonly Entry[]): readonly Entry[] {
-  const ordered = inOrder(entries)
-  const struck = strikes(ordered)
-  return ordered.filter((entry) => !struck.has(entry.id))
-}
 
 /** What an entry establishes or shakes. */
 export const factOf = (entry: EntryBody): Fact | undefined => {
@@ -238,11 +175,6 @@ const settledState = (
   closed: ending?.kind === 'close' ? ending : undefined,
 })
 
-const adjustersIn = (model: BrakeModel, standing: readonly Entry[]): StandState['adjusters'] =>
-  Object.fromEntries(
-    model.adjusters.map((spec) => [spec.id, standing.reduce((at, entry) => moved(spec, at, entry), untouched(spec))]),
-  )
-
 /** The stand as the log tells it. Pure: the same entries give the same stand on every screen. */
 export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): StandState {
   const ordered = inOrder(entries)
@@ -314,46 +246,6 @@ export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: En
     nowAdjusters,
     entry.seq ?? lastSeq,
   )
-}
-
-type AdjusterLike = BrakeModel['adjusters'][number]
-
-const withRoom = (spec: AdjusterLike, at: Omit<AdjusterState, 'id' | 'roomDown' | 'roomUp'>): AdjusterState => {
-  const travel = spec.travel ?? Infinity
-  const { position, turned, lowest, highest } = at
-  const spread = highest - lowest
-  return {
-    id: spec.id,
-    ...at,
-    roomDown: position ?? travel - spread + (turned - lowest),
-    roomUp: position === undefined ? travel - spread + (highest - turned) : travel - position,
-  }
-}
-
-const untouched = (spec: AdjusterLike): AdjusterState =>
-  withRoom(spec, { turned: 0, lowest: 0, highest: 0, position: undefined })
-
-/** An adjuster after one entry more. */
-function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): AdjusterState {
-  if (entry.kind === 'reading')
-    return entry.reading === spec.positionReading && typeof entry.value === 'number'
-      ? withRoom(spec, { ...at, position: entry.value })
-      : at
-  if (entry.kind !== 'turn' || entry.adjuster !== spec.id) return at
-  const travel = spec.travel ?? Infinity
-  // However far it was wound in before contact, only what came back from it is known.
-  const { turned: before, lowest, highest, position: stood } = entry.from ? untouched(spec) : at
-  const turned = before + entry.amount
-  const tried = entry.amount === 0 ? entry.tried : entry.amount
-  const position =
-    entry.endReached && tried
-      ? tried > 0
-        ? travel
-        : 0
-      : stood === undefined
-        ? undefined
-        : Math.min(travel, Math.max(0, stood + entry.amount))
-  return withRoom(spec, { turned, lowest: Math.min(lowest, turned), highest: Math.max(highest, turned), position })
 }
 
 /** The last value of a numeric reading, whether or not it still stands. */
