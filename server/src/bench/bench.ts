@@ -2,7 +2,7 @@ import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { findingsOf } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine } from '@overhaul/core/run-sheet/line'
-import { standAfter } from '@overhaul/core/run-sheet/stand'
+import { type Stand, standAfter } from '@overhaul/core/run-sheet/stand'
 import { type Told, tellNext } from '@overhaul/core/run-sheet/told'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Ending } from '@overhaul/core/stand/fold'
@@ -61,13 +61,16 @@ export class Bench {
 
   /** Reads what was written to a job since it was held. False where it is to be read anew. */
   private async goesOn(open: OpenJob): Promise<boolean> {
-    const { job, entries, ids, hardware } = open
+    const { job, entries, ids } = open
     const since = await logOf(this.db, job.id, lastOf(entries))
     if (since.length === 0) return true
-    let stand = open.stand ? ok(open.stand) : openStand(hardware, entries)
+    const { judged } = open
+    delete open.judged
+    const isAsJudged = judged?.fresh.length === since.length && judged.fresh.every(({ id }, at) => id === since[at]?.id)
+    let stand = isAsJudged && judged.stand ? ok(judged.stand) : standing(open)
     for (const entry of since) {
       if (!stand.ok) return false
-      stand = standAfter(stand.value, entry)
+      if (!isAsJudged) stand = standAfter(stand.value, entry)
       entries.push(entry)
       ids.add(entry.id)
     }
@@ -91,12 +94,10 @@ export class Bench {
   async judge(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Judged>> {
     const opened = await this.open(jobId)
     if (!opened.ok) return opened
-    const { job, hardware, today, entries, ids, learnt, stand } = opened.value
-    const judged = judge(
-      { ids, last: lastOf(entries), stand: stand ? ok(stand) : openStand(hardware, entries), learnt },
-      incoming,
-    )
+    const { job, today, entries, ids, learnt } = opened.value
+    const judged = judge({ ids, last: lastOf(entries), stand: standing(opened.value), learnt }, incoming)
     if (!judged.ok) return judged
+    opened.value.judged = judged.value
     const { fresh, known, stand: after } = judged.value
     const at = endedAt(after?.state.ended)
     if (!after || (at.releasedAt === job.releasedAt && at.closedAt === job.closedAt)) return ok({ fresh, known })
@@ -164,6 +165,13 @@ export class Bench {
     }
     return ok({ whose, hardware, learnt, entries, parts: await heldBy(this.db, jobId) })
   }
+}
+
+/** The stand as its log leaves it; opened once, and held. */
+function standing(open: OpenJob): Outcome<Stand> {
+  const stand = open.stand ? ok(open.stand) : openStand(open.hardware, open.entries)
+  if (stand.ok) open.stand = stand.value
+  return stand
 }
 
 /** When a log ended its job, and how; neither while it is open. */

@@ -9,6 +9,7 @@ import { learntFrom } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
+import type { Verdict } from './judge.ts'
 
 /** A job held open while it is worked on: its hardware, its log, and what earlier visits left. */
 export interface OpenJob {
@@ -22,8 +23,10 @@ export interface OpenJob {
   readonly learnt: Learnt
   readonly entries: Entry[]
   readonly ids: Set<string>
-  /** The stand as its log leaves it, folded on with every append; missing until something is appended. */
+  /** The stand as its log leaves it, folded on with every append; missing until it is asked for. */
   stand?: Stand
+  /** What was judged last: where just that was written, the stand is the one it was judged to leave. */
+  judged?: Verdict
 }
 
 /** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */

@@ -52,15 +52,15 @@ it('a strike is judged at the bench, and what comes after it stands on what is l
   expect(await seqs(job.id)).toEqual([1, 2, 3, 4])
 })
 
-it('many at once, and a log of a thousand and more, are judged at the bench; in order all the same', async () => {
+it('many at once, and a log of five hundred and more, are judged at the bench; in order all the same', async () => {
   const { job } = await shop.newJob()
   await send(job.id, note('first'))
-  for (let at = 0; at < 5; at += 1) {
+  for (let at = 0; at < 3; at += 1) {
     const many = Array.from({ length: 200 }, (_, index) => note(`${at}.${index}`))
     expect(await send(job.id, many)).toMatchObject({ status: 201, bench: true })
   }
   expect(await send(job.id, note('last'))).toMatchObject({ status: 201, bench: true })
-  expect(await seqs(job.id)).toEqual(Array.from({ length: 1002 }, (_, index) => index + 1))
+  expect(await seqs(job.id)).toEqual(Array.from({ length: 602 }, (_, index) => index + 1))
 })
 
 it('what is refused leaves the log, and the next, as they were', async () => {

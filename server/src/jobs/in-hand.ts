@@ -13,7 +13,7 @@ import type { Db } from '../db/store.ts'
 /** So many jobs are held; the longest untouched is let go. */
 const MOST_HELD = 64
 /** Longer logs, and more at once, would hold up whoever else asks: they are judged at the bench. */
-const LONGEST_LOG = 1000
+const LONGEST_LOG = 500
 const MOST_AT_ONCE = 20
 
 /** The log of a job in hand; it goes on as it is written. */
