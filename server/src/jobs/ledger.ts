@@ -23,7 +23,7 @@ const NOTHING = () => undefined
 const SUMMARY_REST_MS = 1500
 const SUMMARY_LATEST_MS = 5000
 
-/** Appends to jobs' logs, in order and once, and keeps the rack's summaries. What is judged and told is worked out at a bench. */
+/** Appends to jobs' logs, in order and once, and keeps the rack's summaries. What takes long to judge or to tell is worked out at a bench. */
 export class Ledger {
   private readonly inHand: InHand
   private readonly queues = new Map<string, Promise<unknown>>()
@@ -91,6 +91,8 @@ export class Ledger {
     try {
       await this.store.write(statements)
     } catch (error) {
+      // Whether it was written is not known: the log says so when it is next read.
+      this.inHand.letGo([jobId])
       const taken = await this.takenElsewhere(fresh)
       if (taken) return refuse('id-taken', 'id', `The entry id ${taken} belongs to another job.`)
       throw error

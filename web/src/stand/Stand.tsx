@@ -1,15 +1,12 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
-import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { standingIn } from '@overhaul/core/stand/log-order'
 import { upper } from '@overhaul/core/stand/words'
 import { Suspense, startTransition, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import styled from 'styled-components'
 import { lazily } from '../app/lazily.ts'
 import { useMedia, useSettings } from '../app/settings.ts'
-import { phone as onPhone, PHONE, upright } from '../app/theme.ts'
+import { PHONE } from '../app/theme.ts'
 import type { OpenJob } from '../data/use-job.ts'
 import { sayBad, sift } from '../drafts/drafts.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
@@ -26,7 +23,10 @@ import { useHeldWindows } from './held-windows.ts'
 import type { Subject } from './Margin.tsx'
 import { NextPanel } from './next/NextPanel.tsx'
 import { OnBench } from './OnBench.tsx'
+import { practiceGaugeOf } from './practice-gauge.ts'
 import { RunLine } from './RunLine.tsx'
+import { Bench, Folded, Foot, LogLine, Message, Readings, Right, Room, Scroll } from './room.ts'
+import { SeenBeside } from './SeenBeside.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useKeys } from './use-keys.ts'
 import { lastMoved } from './view.ts'
@@ -38,75 +38,6 @@ const LogList = lazily(async () => (await import('./covers.ts')).LogList)
 const WordList = lazily(async () => (await import('./covers.ts')).WordList)
 
 const WrittenBy = lazily(async () => (await import('./WrittenBy.tsx')).WrittenBy)
-
-const Room = styled.div`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
-  grid-template-columns: minmax(0, 1fr);
-`
-const Bench = styled.main`
-  display: grid;
-  grid-template-columns: minmax(0, 770fr) minmax(440px, 510fr);
-  grid-template-rows: minmax(0, 1fr);
-  min-height: 0;
-  ${upright} {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 9fr) minmax(0, 10fr);
-  }
-  ${onPhone} {
-    grid-template-rows: minmax(0, 1fr);
-  }
-`
-const Right = styled.div`
-  position: relative;
-  min-height: 0;
-`
-/** What scrolls stops short of the buttons that stay in sight. */
-const Scroll = styled.div`
-  position: relative;
-  height: 100%;
-  overflow-y: auto;
-  scroll-padding: 12px 0 72px;
-`
-const Readings = styled.section`
-  padding: 4px 24px;
-  ${onPhone} {
-    padding: 4px 16px;
-  }
-`
-const Folded = styled.div`
-  padding: 0 16px;
-  border-bottom: 1px solid var(--rule);
-  [role='group'] > section {
-    border: 0;
-  }
-`
-const Foot = styled.footer`
-  border-top: 1px solid var(--rule);
-  padding: 0 24px;
-  background: var(--sheet);
-  ${onPhone} {
-    padding: 0 16px;
-  }
-`
-const LogLine = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto auto;
-  align-items: center;
-  gap: 4px;
-  ${onPhone} {
-    grid-template-columns: minmax(0, 1fr) auto auto;
-  }
-`
-const Message = styled.div`
-  padding: 8px 0;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-`
 
 /** The Stand: one brake, what it reads, what to do next. */
 export function Stand({ open }: { open: OpenJob }) {
@@ -225,22 +156,7 @@ export function Stand({ open }: { open: OpenJob }) {
     },
   })
 
-  const onGauge =
-    record.hardware.practiceSeed === undefined
-      ? undefined
-      : async (readings: readonly string[]) => {
-          const { practiceGauge } = await import('@overhaul/core/simulate/practice')
-          const earlier = record.visits.flatMap(({ entries }) => standingIn(entries))
-          const shown = practiceGauge(record.hardware, job.dimensions, job.here, job.state.standing, earlier)
-          const { beside } = job.family.dial
-          const wanted =
-            beside && readings.some((id) => job.model.needed.includes(id)) ? [...readings, beside] : readings
-          for (const id of wanted) {
-            const value = shown?.[id]
-            if (typeof value === 'number') drafts.setValue(id, value)
-            else if (value !== undefined) drafts.set(id, value)
-          }
-        }
+  const onGauge = practiceGaugeOf(record, job, drafts)
 
   // While something is planned, what it will come to is not measured yet: its ways come first.
   const planning = station === stationOfNext && job.next.kind === 'plan'
@@ -365,18 +281,4 @@ function toFirstField() {
   const asked = document.querySelector<HTMLElement>('[data-measure="0"]')
   const field = asked?.matches('input') ? asked : asked?.querySelector<HTMLElement>('input:checked, input')
   ;(field ?? document.querySelector<HTMLInputElement>('[data-reading]'))?.focus()
-}
-
-/** What is seen beside the readings of the dial-in, where they are shown. */
-function SeenBeside({ job, shown }: { job: Job; shown: readonly string[] }) {
-  const { kit, family, model, state } = job
-  const { beside } = family.dial
-  const found = beside === undefined ? undefined : state.readings[beside]
-  if (!beside || !found || !model.needed.every((id) => shown.includes(id))) return null
-  return (
-    <p style={{ padding: '10px 0', font: '500 17px/1.2 var(--label)' }}>
-      {kit.title(beside)}: {kit.option(beside, found.value)?.title ?? found.value}
-      {found.status === 'recheck' && ' (look again)'}
-    </p>
-  )
 }
