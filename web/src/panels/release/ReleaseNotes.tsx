@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { changeSettings, useSettings } from '../../app/settings.ts'
 import { useDrawer, useHeld } from '../../data/drawer.ts'
 import { useKept } from '../../data/use-kept.ts'
+import { FormRow } from '../../ui/FormRow.tsx'
 import { LinkPress, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -124,14 +125,7 @@ function Money({ title, kept, currency, onLog }: MoneyProps) {
     if (onLog(minutes.value, money.value)) change(() => NOTHING)
   }
   return (
-    <Row
-      as="form"
-      aria-label={title}
-      onSubmit={(event: { preventDefault(): void }) => {
-        event.preventDefault()
-        log()
-      }}
-    >
+    <FormRow label={title} onDone={log}>
       <TextField
         label={`${title}, minutes`}
         decimal
@@ -151,7 +145,7 @@ function Money({ title, kept, currency, onLog }: MoneyProps) {
         {`Log ${title.toLowerCase()}`}
       </Press>
       {fault && <Complaint>{fault}</Complaint>}
-    </Row>
+    </FormRow>
   )
 }
 

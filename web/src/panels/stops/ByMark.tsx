@@ -1,7 +1,7 @@
 import { parseQuantity } from '@overhaul/core/quantity/quantity'
 import { useState } from 'react'
 import { useKept } from '../../data/use-kept.ts'
-import { Row } from '../../ui/layout.ts'
+import { FormRow } from '../../ui/FormRow.tsx'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Toggles } from '../../ui/Toggles.tsx'
@@ -42,14 +42,7 @@ export function ByMark({
     if (!wrong) change(() => ({ speed: '', distance: '' }))
   }
   return (
-    <Row
-      as="form"
-      aria-label="A run"
-      onSubmit={(event: { preventDefault(): void }) => {
-        event.preventDefault()
-        log()
-      }}
-    >
+    <FormRow label="A run" onDone={log}>
       <TextField
         label={`speed, ${length === 'in' ? 'mph' : 'km/h'}`}
         decimal
@@ -77,6 +70,6 @@ export function ByMark({
         Log this run
       </Press>
       {fault && <Complaint>{fault}</Complaint>}
-    </Row>
+    </FormRow>
   )
 }

@@ -6,6 +6,7 @@ import { useRef, useState } from 'react'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'
+import { FormRow } from '../../ui/FormRow.tsx'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -174,10 +175,8 @@ function Fitted({ stopped, fit, from, length, narrow, onMove, onBack }: FittedPr
           {`Begin moved ${Math.abs(startS - from.startS).toFixed(2)} s ${startS > from.startS ? 'later' : 'earlier'}: ${from.decelerationMs2.toFixed(2)} → ${decelerationMs2.toFixed(2)} m/s², ${showWay(from.distanceM, length)} → ${showWay(distanceM, length)}.`}
         </p>
       )}
-      <Row
-        as="form"
-        onSubmit={(event: { preventDefault(): void }) => {
-          event.preventDefault()
+      <FormRow
+        onDone={() => {
           const value = Number((typed ?? '').replace(',', '.'))
           if (Number.isFinite(value) && typed?.trim()) onMove(value)
         }}
@@ -201,7 +200,7 @@ function Fitted({ stopped, fit, from, length, narrow, onMove, onBack }: FittedPr
             As it was found
           </Press>
         )}
-      </Row>
+      </FormRow>
     </>
   )
 }

@@ -12,6 +12,7 @@ import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { Mark, STEP_SHAPES } from '../../drawing/Mark.tsx'
+import { FormRow } from '../../ui/FormRow.tsx'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -111,13 +112,7 @@ export function FastenerLine({ held, means, keyMm, length, ended, titleOf, write
         {open && (
           <Inside>
             {!ended && (
-              <Row
-                as="form"
-                onSubmit={(event: { preventDefault(): void }) => {
-                  event.preventDefault()
-                  log()
-                }}
-              >
+              <FormRow onDone={log}>
                 <TextField
                   label={`${spec.title}, ${UNITS[unit].symbol}`}
                   unseen
@@ -139,7 +134,7 @@ export function FastenerLine({ held, means, keyMm, length, ended, titleOf, write
                     Loosened
                   </Press>
                 )}
-              </Row>
+              </FormRow>
             )}
             {fault && <Complaint>{fault}</Complaint>}
             <Proof held={held} onWorked={showWorking} />

@@ -1,7 +1,7 @@
 import { formatNumber, parseQuantity, shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
 import type { FastenerStatus } from '@overhaul/core/run-sheet/fasteners'
 import { useState } from 'react'
-import { Row } from '../../ui/layout.ts'
+import { FormRow } from '../../ui/FormRow.tsx'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Complaint } from '../../ui/words.tsx'
@@ -27,20 +27,13 @@ export function MakersFigure({ held: { spec, maker }, length, write }: Props) {
     write([{ kind: 'figure', fastener: spec.id, lowNm: from.value, highNm: to.value }])
   }
   return (
-    <Row
-      as="form"
-      aria-label={`maker’s figure of the ${spec.id}`}
-      onSubmit={(event: { preventDefault(): void }) => {
-        event.preventDefault()
-        log()
-      }}
-    >
+    <FormRow label={`maker’s figure of the ${spec.id}`} onDone={log}>
       <TextField label={`maker’s, ${UNITS[unit].symbol}, from`} decimal width={140} value={low} onChange={setLow} />
       <TextField label="to" decimal width={80} value={high} onChange={setHigh} />
       <Press type="submit" isDisabled={low.trim() === ''}>
         Keep it
       </Press>
       {fault && <Complaint>{fault}</Complaint>}
-    </Row>
+    </FormRow>
   )
 }
