@@ -53,6 +53,18 @@ export interface Laid {
   readonly has: ReadonlySet<number>
 }
 
+/** Laying letters out is most of the work of a long sheet, and what stands in a log comes again and again. */
+function layingOnce(font: PDFFont): PDFFont {
+  const lay = font.encodeText.bind(font)
+  const known = new Map<string, ReturnType<typeof lay>>()
+  font.encodeText = (text) => {
+    const encoded = known.get(text) ?? lay(text)
+    known.set(text, encoded)
+    return encoded
+  }
+  return font
+}
+
 /** The faces a text needs, in a document: our own always, of the others only those with letters that ours lack. */
 export async function layFaces(document: PDFDocument, text: string): Promise<Readonly<Record<Face, readonly Laid[]>>> {
   const letters = [...new Set([...text].map((each) => each.codePointAt(0) ?? 0))]
@@ -64,7 +76,7 @@ export async function layFaces(document: PDFDocument, text: string): Promise<Rea
       const { bytes, has } = decode(file)
       const left = missing.filter((each) => !has.has(each))
       if (index === 0 || left.length < missing.length)
-        laid.push({ font: await document.embedFont(bytes, { subset: true }), has })
+        laid.push({ font: layingOnce(await document.embedFont(bytes, { subset: true })), has })
       missing = left
     }
     return laid
