@@ -99,5 +99,7 @@ try {
   await browser.close()
 } finally {
   server.kill('SIGTERM')
+  // Its data is taken away only when it is closed.
+  await new Promise((resolve) => server.once('exit', resolve))
   rmSync(data, { recursive: true, force: true })
 }
