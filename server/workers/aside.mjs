@@ -3,10 +3,6 @@ import { createClient } from '@libsql/client'
 
 /** Work on the data beside the workshop, on a connection of its own, so that no hand waits for it. */
 const WORK = {
-  async check(client) {
-    const { rows } = await client.execute('PRAGMA quick_check(5)')
-    return rows.map((row) => String(row.quick_check)).filter((line) => line !== 'ok')
-  },
   async layIn(client) {
     await client.execute('PRAGMA wal_checkpoint(PASSIVE)')
     return []

@@ -2,7 +2,8 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { checkDatabase } from './aside.ts'
 import { bicycles } from './schema.ts'
 import { openStore, type Store } from './store.ts'
 
@@ -49,6 +50,28 @@ describe('the workshop’s data', () => {
     await store.close()
     open.pop()
     expect(existsSync(join(directory, 'overhaul.lock'))).toBe(false)
+  })
+
+  it('closed while it is being checked, finds nothing wrong', async () => {
+    const directory = fresh()
+    await expectOk(await openStore(directory)).close()
+    const said = vi.spyOn(console, 'error')
+    const store = expectOk(await openStore(directory))
+    await store.close()
+    expect(store.trouble()).toBeUndefined()
+    expect(said).not.toHaveBeenCalled()
+    said.mockRestore()
+  })
+
+  it('closed while its short log is laid in, is whole', async () => {
+    const directory = fresh()
+    const store = await opened(directory)
+    for (let index = 0; index < 251; index += 1) await store.write([store.db.insert(bicycles).values(row(`b${index}`))])
+    await store.close()
+    open.pop()
+    expect(await checkDatabase(join(directory, 'overhaul.db'))).toEqual([])
+    const again = await opened(directory)
+    expect(await again.db.select().from(bicycles)).toHaveLength(251)
   })
 
   it('refuses a file that is no database, and leaves it alone', async () => {

@@ -7,7 +7,7 @@ import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { BatchItem } from 'drizzle-orm/batch'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
-import { checkDatabase, layIn } from './aside.ts'
+import { beginCheck, type Check, checkDatabase, layIn } from './aside.ts'
 import { backupsOf, offerBackup } from './backups.ts'
 import { giveCodes } from './codes.ts'
 import { databaseIn, lastRun, lock, watchFiles, watchLock, writeRun } from './run.ts'
@@ -189,6 +189,8 @@ class OpenStore implements Store {
   private resting: NodeJS.Timeout | undefined
   private fault: string | undefined
   private notLaidIn = 0
+  private layingIn: Promise<unknown> = Promise.resolve()
+  private readonly check: Check | undefined
 
   constructor(
     private readonly client: Client,
@@ -203,7 +205,9 @@ class OpenStore implements Store {
     this.holds = watchLock(directory)
     this.rest()
     // After a clean stop nobody waits for the check; what it finds stops the writing.
-    if (unchecked) checkDatabase(databaseIn(directory)).then((wrong) => this.found(wrong))
+    if (!unchecked) return
+    this.check = beginCheck(databaseIn(directory))
+    this.check.found.then((wrong) => this.found(wrong))
   }
 
   private found(wrong: readonly string[]): void {
@@ -236,7 +240,7 @@ class OpenStore implements Store {
     this.notLaidIn += 1
     if (this.notLaidIn >= LAY_IN_AFTER) {
       this.notLaidIn = 0
-      layIn(databaseIn(this.directory)).catch((error) => console.error(error))
+      this.layingIn = layIn(databaseIn(this.directory)).catch((error) => console.error(error))
     }
     this.rest()
   }
@@ -254,6 +258,8 @@ class OpenStore implements Store {
 
   readonly close = async (): Promise<void> => {
     clearTimeout(this.resting)
+    this.check?.stop()
+    await this.layingIn
     const whole = await this.gather().then(
       () => this.fault === undefined,
       () => false,
