@@ -72,3 +72,22 @@ test('another screen’s work is seen without reading the rack again, and a job 
   })
   await expect(page.getByRole('heading', { name: 'Abroad 1' })).toBeVisible({ timeout: 15_000 })
 })
+
+test('with the server away, what the screen has read is looked through, and it says so', async ({ page }) => {
+  await page.goto(shop.url)
+  const rail = page.getByRole('grid', { name: 'Bicycles' })
+  await expect(rail.getByRole('heading').first()).toBeVisible()
+  await shop.stop()
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill('cargo long')
+  await expect(page.getByText('Looked for among the bicycles that this screen has read')).toBeVisible({
+    timeout: 30_000,
+  })
+  await expect(rail.getByRole('heading')).toHaveText(['Cargo 1'])
+  await expect(page.getByText('one bicycle found')).toBeVisible()
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill('nothing like it')
+  await expect(page.getByText('Nothing on the rail matches “nothing like it”')).toBeVisible({ timeout: 30_000 })
+  await shop.start()
+  await page.getByRole('searchbox', { name: 'Search the rack' }).fill('hire 04')
+  await expect(page.getByText('one bicycle found')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('Looked for among the bicycles')).toBeHidden()
+})

@@ -1,8 +1,24 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { loadFamily } from '@overhaul/core/workshop/load'
-import { infiniteQueryOptions, keepPreviousData, QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import {
+  type InfiniteData,
+  infiniteQueryOptions,
+  keepPreviousData,
+  QueryClient,
+  useInfiniteQuery,
+  useQuery,
+} from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import { ApiFault, Away, api, InTrouble, type JobRecord, type RackWish } from './api.ts'
+import {
+  ApiFault,
+  Away,
+  api,
+  InTrouble,
+  type JobRecord,
+  type ListPage,
+  type RackBicycle,
+  type RackWish,
+} from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
 
 /** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */
@@ -49,6 +65,17 @@ export function useRackList(wish: RackWish) {
     seen.current = changes
   }, [changes])
   return list
+}
+
+/** The bicycles this screen has read of, each as it was read last. */
+export function rackRead(): readonly RackBicycle[] {
+  const lists = queryClient.getQueryCache().findAll({ queryKey: RACK_LIST })
+  const read = new Map<string, RackBicycle>()
+  for (const { state } of lists.sort((a, b) => a.state.dataUpdatedAt - b.state.dataUpdatedAt)) {
+    const list = state.data as InfiniteData<ListPage<RackBicycle>> | undefined
+    for (const { rows } of list?.pages ?? []) for (const row of rows) read.set(row.id, row)
+  }
+  return [...read.values()]
 }
 
 export const useJobRecord = (id: string) =>

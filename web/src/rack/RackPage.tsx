@@ -5,7 +5,7 @@ import { useMedia } from '../app/settings.ts'
 import { PHONE, phone } from '../app/theme.ts'
 import type { Counted, RackWish } from '../data/api.ts'
 import { useChanges } from '../data/changes.ts'
-import { useRackCounts, useRackList } from '../data/queries.ts'
+import { rackRead, useRackCounts, useRackList, useServer } from '../data/queries.ts'
 import { Choose } from '../ui/Choose.tsx'
 import { Press } from '../ui/Press.tsx'
 import { SearchField } from '../ui/SearchField.tsx'
@@ -15,6 +15,7 @@ import { Complaint, Label, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { type ForJob, JOBS, NewJob, type NewJobBody } from './NewJob.tsx'
 import { RackList } from './RackList.tsx'
+import { wantedAmong } from './remembered.ts'
 import { PARTS, queryOf, SORTS, wishIn } from './wish.ts'
 
 const Room = styled.main`
@@ -83,8 +84,16 @@ export default function RackPage() {
     return () => document.removeEventListener('keydown', onKey)
   }, [])
 
-  const bicycles = useMemo(() => list.data?.pages.flatMap(({ rows }) => rows) ?? [], [list.data])
-  const total = list.data?.pages[0]?.total
+  const server = useServer()
+  // What was asked for cannot be read: what this screen has read is looked through instead.
+  const isRemembered = list.isError ? list.data === undefined : list.isPlaceholderData && server.away
+  const { part, family, station, sort } = wish
+  const bicycles = useMemo(() => {
+    if (!isRemembered) return list.data?.pages.flatMap(({ rows }) => rows) ?? []
+    const asked = { part, q: sought, sort, ...(family && { family }), ...(station && { station }) }
+    return wantedAmong(rackRead(), asked, new Date().toISOString())
+  }, [list.data, isRemembered, part, sought, sort, family, station])
+  const total = isRemembered ? bicycles.length : list.isPlaceholderData ? undefined : list.data?.pages[0]?.total
   const families = useMemo(
     () => new Map(counts.data?.families.map(({ id, title }) => [id, title])),
     [counts.data?.families],
@@ -144,10 +153,11 @@ export default function RackPage() {
         <WaitingChanges />
         {opening && <NewJob key={opening.brakeId} on={opening} onDone={() => setOpening(undefined)} />}
         {list.error && (
-          <div>
+          <Tools>
             <Complaint>{list.error.message}</Complaint>
+            {isRemembered && <span>Looked for among the bicycles that this screen has read.</span>}
             <Press onPress={() => list.refetch()}>Try again</Press>
-          </div>
+          </Tools>
         )}
       </Head>
       {list.isLoading && (

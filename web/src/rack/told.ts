@@ -19,7 +19,7 @@ export interface ToldBrake {
 export const isOpen = (job: JobRow | null): job is JobRow => job !== null && !job.releasedAt && !job.closedAt
 
 /** Released, and the day by which it was to be looked at again has come. */
-const isDue = ({ summary: { lookAgain } }: JobRow, today: string): boolean =>
+export const isDue = ({ summary: { lookAgain } }: JobRow, today: string): boolean =>
   lookAgain !== undefined && lookAgain <= today.slice(0, 10)
 
 const lastOf = ({ summary: { last } }: JobRow): string | undefined => last && `${sayWhen(last.at)} · ${last.say}`
