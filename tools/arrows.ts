@@ -93,7 +93,7 @@ export const SERVER: Arrows = {
   main: ['app'],
   app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs', 'rail', 'tags', 'workers'],
   db: [],
-  bench: ['db', 'drawer', 'print', 'workers'],
+  bench: ['app', 'db', 'drawer', 'print', 'workers'],
   rail: ['app', 'bench', 'db', 'drawer', 'workers'],
   workers: ['bench', 'db', 'print', 'rail'],
   print: [],

@@ -4,6 +4,7 @@ import Joi from 'joi'
 import { rackCount } from '../db/rack.ts'
 import type { Store } from '../db/store.ts'
 import type { Looked } from '../rail/rail.ts'
+import { hold } from './hold.ts'
 import { ID } from './told.ts'
 
 /** The most of a list that is sent at once; the whole of it goes in pages of as many. */
@@ -92,11 +93,8 @@ export class Lists {
     const known = this.kept.get(url)
     if (known?.mark === mark) return known
     const made = { mark, ...make() }
-    this.kept.delete(url)
-    this.kept.set(url, made)
+    hold(this.kept, url, made, MOST_KEPT)
     Promise.all([made.page, made.total]).catch(() => this.kept.delete(url))
-    const [oldest] = this.kept.keys()
-    if (oldest !== undefined && this.kept.size > MOST_KEPT) this.kept.delete(oldest)
     return made
   }
 

@@ -8,6 +8,7 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import type { Ending } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAfter, openStand } from '@overhaul/core/workshop/open'
+import { hold } from '../app/hold.ts'
 import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
@@ -53,9 +54,7 @@ export class Bench {
     }
     const opened = await readJob(this.db, jobId)
     if (!opened.ok) return opened
-    this.held.set(jobId, opened.value)
-    const [oldest] = this.held.keys()
-    if (oldest !== undefined && this.held.size > MOST_HELD) this.held.delete(oldest)
+    hold(this.held, jobId, opened.value, MOST_HELD)
     return opened
   }
 

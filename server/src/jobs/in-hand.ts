@@ -4,6 +4,7 @@ import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { openStand } from '@overhaul/core/workshop/open'
 import { eq } from 'drizzle-orm'
+import { hold } from '../app/hold.ts'
 import type { JudgedBy } from '../bench/judge.ts'
 import { lastOf, logOf } from '../bench/open-job.ts'
 import { isEnded, LAST_SEQ } from '../bench/summary.ts'
@@ -42,9 +43,7 @@ export class InHand {
     const log = held ?? (await this.read(jobId))
     if (!log || log.last > LONGEST_LOG) return undefined
     // What was changed while it was read is read again the next time.
-    if (changes === this.changes) this.held.set(jobId, log)
-    const [oldest] = this.held.keys()
-    if (oldest !== undefined && this.held.size > MOST_HELD) this.held.delete(oldest)
+    if (changes === this.changes) hold(this.held, jobId, log, MOST_HELD)
     return log
   }
 

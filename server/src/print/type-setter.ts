@@ -216,12 +216,11 @@ export class TypeSetter {
 
   private draw(text: string, x: number, face: Face, size: number, struck: boolean, y = this.y, ink = INK): void {
     const set = pieces(text, this.faces[face])
-    const wide = ({ font, text: letters }: (typeof set)[number]) => font.widthOfTextAtSize(letters, size)
     let at = x
     for (const [index, piece] of set.entries()) {
       this.page.drawText(piece.text, { x: at, y, size, font: piece.font, color: struck ? SLATE : ink })
       // Most lines are one piece, and nothing comes after it: measuring costs as much as setting.
-      if (struck || index < set.length - 1) at += wide(piece)
+      if (struck || index < set.length - 1) at += piece.font.widthOfTextAtSize(piece.text, size)
     }
     if (!struck) return
     const middle = y + size * 0.28

@@ -2,6 +2,7 @@ import { findPartKind } from '@overhaul/core/drawer/kinds'
 import { isShort, type Part, sayDimensions } from '@overhaul/core/drawer/part'
 import { useDeferredValue, useMemo, useState } from 'react'
 import styled from 'styled-components'
+import { byName } from '../app/in-order.ts'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { PHONE } from '../app/theme.ts'
 import { DRAWER, moveParts, useDrawer } from '../data/drawer.ts'
@@ -50,9 +51,6 @@ const Stock = styled.div`
 
 type Open = { readonly kind: 'new' } | { readonly kind: 'file' } | { readonly kind: 'part'; readonly part: Part }
 
-/** M6 × 8 comes before M6 × 16. */
-const ORDER = new Intl.Collator('en', { numeric: true })
-
 const kindOf = ({ kind }: Part): string => findPartKind(kind)?.title ?? kind
 
 /** Small parts on hand: how many there are, what they measure, what is short. */
@@ -64,7 +62,7 @@ export default function DrawerPage() {
   const [onlyShort, setOnlyShort] = useState(false)
   const [open, setOpen] = useState<Open>()
   const text = useDeferredValue(search)
-  const inOrder = useMemo(() => [...(parts ?? [])].sort((a, b) => ORDER.compare(a.name, b.name)), [parts])
+  const inOrder = useMemo(() => [...(parts ?? [])].sort(byName), [parts])
   const shown = useMemo(
     () => inOrder.filter((part) => matchesPart(part, text) && (!onlyShort || isShort(part))),
     [inOrder, text, onlyShort],

@@ -55,7 +55,7 @@ const chosen = (id: string) => (id === ANY ? undefined : id)
 /** Every bicycle hanging in the workshop, a line each: how each brake stands, what is the matter with it and what was done last. */
 export default function RackPage() {
   const [query, setQuery] = useSearchParams()
-  const wish = wishIn(query)
+  const wish = useMemo(() => wishIn(query), [query])
   // What is typed stands in its field at once; the rail follows when there is time.
   const [typed, setTyped] = useState(wish.q)
   const sought = useDeferredValue(typed)
@@ -87,12 +87,10 @@ export default function RackPage() {
   const server = useServer()
   // What was asked for cannot be read: what this screen has read is looked through instead.
   const isRemembered = list.isError ? list.data === undefined : list.isPlaceholderData && server.away
-  const { part, family, station, sort } = wish
   const bicycles = useMemo(() => {
     if (!isRemembered) return list.data?.pages.flatMap(({ rows }) => rows) ?? []
-    const asked = { part, q: sought, sort, ...(family && { family }), ...(station && { station }) }
-    return wantedAmong(rackRead(), asked, new Date().toISOString())
-  }, [list.data, isRemembered, part, sought, sort, family, station])
+    return wantedAmong(rackRead(), { ...wish, q: sought }, new Date().toISOString())
+  }, [list.data, isRemembered, wish, sought])
   const total = isRemembered ? bicycles.length : list.isPlaceholderData ? undefined : list.data?.pages[0]?.total
   const families = useMemo(
     () => new Map(counts.data?.families.map(({ id, title }) => [id, title])),

@@ -1,10 +1,10 @@
+import { byName } from '../app/in-order.ts'
 import type { RackBicycle, RackPart, RackWish } from '../data/api.ts'
-import { isDue, isOpen } from './told.ts'
+import { isDue, isOff, isOpen } from './told.ts'
 
 type RackBrake = RackBicycle['brakes'][number]
 
-const isOut = ({ job }: RackBrake): boolean =>
-  isOpen(job) && job.summary.stations.some(({ mark }) => mark === 'low' || mark === 'high')
+const isOut = ({ job }: RackBrake): boolean => isOpen(job) && job.summary.stations.some(isOff)
 const isUnfit = ({ job }: RackBrake): boolean => job?.closedAt != null
 const isReleased = ({ job }: RackBrake): boolean => job?.releasedAt != null && job.closedAt === null
 
@@ -47,7 +47,6 @@ export function isWanted(bicycle: RackBicycle, { part, q, family, station }: Rac
   return isSought(bicycle, q)
 }
 
-const BY_NAME = new Intl.Collator('en', { numeric: true })
 const touchedAt = ({ brakes }: RackBicycle): string =>
   brakes
     .map(({ job }) => job?.summary.last?.at ?? '')
@@ -57,7 +56,5 @@ const touchedAt = ({ brakes }: RackBicycle): string =>
 /** Of the bicycles this screen has read those that are wanted, in order: while the server is away. */
 export function wantedAmong(read: readonly RackBicycle[], wish: RackWish, today: string): readonly RackBicycle[] {
   const wanted = read.filter((bicycle) => isWanted(bicycle, wish, today))
-  return wanted.sort((a, b) =>
-    wish.sort === 'name' ? BY_NAME.compare(a.name, b.name) : touchedAt(b).localeCompare(touchedAt(a)),
-  )
+  return wanted.sort(wish.sort === 'name' ? byName : (a, b) => touchedAt(b).localeCompare(touchedAt(a)))
 }

@@ -24,10 +24,13 @@ export const isDue = ({ summary: { lookAgain } }: JobRow, today: string): boolea
 
 const lastOf = ({ summary: { last } }: JobRow): string | undefined => last && `${sayWhen(last.at)} · ${last.say}`
 
+/** Out of its window. */
+export const isOff = ({ mark }: JobRow['summary']['stations'][number]): boolean => mark === 'low' || mark === 'high'
+
 function tellOpen(job: JobRow): ToldBrake {
   const { stations, station, nextSay } = job.summary
   const here = stations.find(({ id }) => id === station)
-  const wrong = [here, ...stations].find((each) => each?.mark === 'low' || each?.mark === 'high')
+  const wrong = [here, ...stations].find((each) => each && isOff(each))
   const last = lastOf(job)
   return {
     shape: wrong?.mark ?? (here && here.mark !== 'left-out' ? here.mark : 'unmeasured'),
