@@ -73,7 +73,7 @@ const lineOf = (page: Page, bicycle: string): Locator =>
     .getByRole('row')
     .filter({ has: page.getByRole('heading', { name: bicycle }) })
 
-/** A bicycle's line, by walking along the rail: only those in sight are drawn, and nobody searches while the server is away. */
+/** A bicycle's line, by walking along the rail, where only those in sight are drawn. */
 export async function alongRack(page: Page, bicycle: string): Promise<Locator> {
   const rail = page.getByRole('grid', { name: 'Bicycles' })
   const line = lineOf(page, bicycle)
