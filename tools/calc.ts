@@ -6,8 +6,8 @@ const args = process.argv.slice(2)
 const working = args.includes('--working')
 const [id, text] = args.filter((arg) => arg !== '--working')
 
-const fail = (error: Fault) => {
-  console.log(JSON.stringify({ error }))
+const fail = ({ code, field, message }: Fault) => {
+  console.log(JSON.stringify({ error: { code, field, message } }))
   process.exit(2)
 }
 

@@ -2,7 +2,6 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
 import { kitOf } from '@overhaul/core/bench/kit'
 import { partOf } from '@overhaul/core/brake/school'
 import { PART_KINDS } from '@overhaul/core/drawer/kinds'
@@ -126,7 +125,7 @@ describe('docs/formats.md', () => {
       ...STEPS.flatMap(({ id, shorthand, done }) =>
         done.kind === 'signed' ? [] : shorthand ? [id, `${shorthand} ok`] : [id],
       ),
-      ...SWAPPED_PARTS,
+      ...PARTS,
       ...SCHOOLS.flatMap((each) => [partOf(each), ...each.options.map((option) => option.id)]),
       ...ADJUSTERS.flatMap(({ id, shorthand }) => [id, shorthand]),
       ...WAYS.map(({ id }) => id),

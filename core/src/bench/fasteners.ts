@@ -1,7 +1,7 @@
 import type { FastenerSpec } from '../brake/fastener.ts'
 import { tickOf } from '../brake/fastener.ts'
 import type { Fact, Graph } from '../brake/graph.ts'
-import type { OnStand } from '../brake/on-stand.ts'
+import type { Looked, OnStand } from '../brake/on-stand.ts'
 import type { Span } from '../brake/reading.ts'
 import type { StepSpec, Verdict } from '../brake/step.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
@@ -22,17 +22,26 @@ function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): Fast
   return { title: own.id, thread, ...(nm && { nm: { low: nm[0], high: nm[1] } }), rule, loosenedBy, ...own }
 }
 
-const LEVER_CLAMP = fastener('lever-clamp', ['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever'], {
-  id: 'lever clamp',
-  bolt: M5,
-  tool: '4 or 5 mm hex key',
-})
+const LEVER_LOOSE: readonly Fact[] = ['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever']
+const isDropped = ({ seen }: Looked): boolean => seen('barShape') === 'drop'
+/** The lever on its bar: a clamp on a flat one, a band on a dropped one. */
+const LEVER_CLAMP: readonly FastenerSpec[] = [
+  fastener('lever-clamp', LEVER_LOOSE, {
+    id: 'lever clamp',
+    bolt: M5,
+    tool: '4 or 5 mm hex key',
+    stands: (looked) => !isDropped(looked),
+  }),
+  fastener('lever-band', LEVER_LOOSE, { id: 'lever band', bolt: M6, tool: '5 mm hex key', stands: isDropped }),
+]
 const AXLE = fastener('makers-own', ['confirm:axle-loosened'], {
   id: 'axle nuts',
   title: 'axle nuts or quick-release',
   tool: '15 mm spanner, or the lever by hand',
   tick: 'wheel-fastened',
 })
+/** A hub with a brake in it hangs on nuts. */
+const AXLE_NUTS: FastenerSpec = { ...AXLE, title: 'axle nuts', tool: '15 mm spanner' }
 const anchor = (torque: 'anchor-rim' | 'anchor-disc'): FastenerSpec =>
   fastener(torque, ANCHOR_LOOSE, { id: 'anchor', bolt: M6, tool: '5 mm hex key', tick: 'cable-clamped' })
 
@@ -57,11 +66,21 @@ const RIM_HUNG: Readonly<Record<'boss' | 'centre-bolt', readonly FastenerSpec[]>
   ],
 }
 
+/** Side-pull and centre-pull arms turn on a bolt whose nut is locked by another, or on one that is locked in its thread. */
+const PIVOT = fastener('makers-own', ['swap:brake'], {
+  id: 'pivot nut',
+  title: 'pivot’s lock nut or bolt',
+  tool: 'two thin spanners, 10 mm is usual',
+  tick: 'pivot-play',
+  rule: 'locked against its adjusting nut, the arm free and without play; the maker’s figure',
+})
+
 /** What a rim brake is held by. */
 export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean): readonly FastenerSpec[] => [
   AXLE,
-  LEVER_CLAMP,
+  ...LEVER_CLAMP,
   ...RIM_HUNG[mount],
+  ...(mount === 'centre-bolt' ? [PIVOT] : []),
   pad('left'),
   pad('right'),
   anchor('anchor-rim'),
@@ -76,30 +95,48 @@ export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean):
     : []),
 ]
 
+/** A rotor on a toothed hub, under one ring. */
+const isRinged = ({ seen }: Looked): boolean => seen('rotorHold') === 'ring'
+
+export const CALIPER_BOLTS = fastener('caliper', MOUNT_LOOSE, {
+  id: 'caliper bolts',
+  bolt: M6,
+  tool: '5 mm hex key',
+  tick: 'caliper-tight',
+})
+
 export const DISC_FASTENERS: readonly FastenerSpec[] = [
   AXLE,
   fastener('rotor', ['confirm:rotor-loosened', 'swap:rotor'], {
     id: 'rotor bolts',
+    stands: (looked) => !isRinged(looked),
     bolt: M5,
     tool: 'star key T25, or 4 mm hex key',
     rule: 'in a star, two rounds; medium threadlocker, fresh; never grease',
     // Where the rotor is changed the star of that work tightens them.
-    when: ({ work }) => work !== 'new-rotor',
+    when: (here) => !isRinged(here) && here.work !== 'new-rotor' && !here.swapped('rotor'),
   }),
-  LEVER_CLAMP,
+  fastener('lock-ring', ['confirm:rotor-loosened', 'swap:rotor'], {
+    id: 'lock ring',
+    title: 'rotor’s lock ring',
+    tool: 'ring tool, torque wrench',
+    stands: isRinged,
+    when: (here) => isRinged(here) && here.work !== 'new-rotor' && !here.swapped('rotor'),
+  }),
+  ...LEVER_CLAMP,
   fastener('bracket', ['confirm:bracket-loosened'], {
     id: 'bracket bolts',
     title: 'bracket bolts, where it has one',
     bolt: M6,
     tool: '5 mm hex key',
   }),
-  fastener('caliper', MOUNT_LOOSE, { id: 'caliper bolts', bolt: M6, tool: '5 mm hex key', tick: 'caliper-tight' }),
+  CALIPER_BOLTS,
   anchor('anchor-disc'),
 ]
 
 export const DRUM_FASTENERS: readonly FastenerSpec[] = [
-  AXLE,
-  LEVER_CLAMP,
+  AXLE_NUTS,
+  ...LEVER_CLAMP,
   fastener('makers-own', SHOES_LOOSE, {
     id: 'lock nut',
     title: 'lock nut of the cone',
@@ -139,7 +176,6 @@ export const tickSteps = (fasteners: readonly FastenerSpec[]): readonly StepSpec
       why: 'What was loosened is ticked off by itself: it is the one that is forgotten.',
       tools: [spec.tool, 'torque wrench'],
       cautions: ['maker'],
-      mustBeDone: true,
       done: {
         kind: 'confirmed',
         well: 'Tight',
@@ -147,7 +183,7 @@ export const tickSteps = (fasteners: readonly FastenerSpec[]): readonly StepSpec
         remedy: 'Stripped, too long or too short: replace it, and tighten that to its figure.',
         stop: true,
       },
-      when: (here) => here.happened(spec.loosenedBy) && (spec.when?.(here) ?? true),
+      when: (here) => here.happened(spec.loosenedBy) && (spec.stands?.(here) ?? true) && (spec.when?.(here) ?? true),
     }))
 
 /** Each tick, and each torque that was logged, stands on what leaves its fastener loose. */
@@ -162,21 +198,35 @@ export const fastenerGraph = (fasteners: readonly FastenerSpec[]): Graph =>
 /** Whether a torque lies outside a figure. */
 export const isOff = (valueNm: number, { low, high }: Span): boolean => valueNm < low || valueNm > high
 
-/** A torque logged outside its maker’s figure is not tight, whatever was answered. Outside ours, from memory, it is said. */
+/** Under this share of the lower end of ours, or over that of its upper end, nothing is tight without its maker’s word. Our choice. */
+const FAR_UNDER = 0.5
+const FAR_OVER = 1.5
+
+/** Whether a torque is not tight: off its maker’s figure, or without one far off ours. */
+export const isNotTight = (valueNm: number, { nm }: Pick<FastenerSpec, 'nm'>, maker?: Span): boolean =>
+  maker
+    ? isOff(valueNm, maker)
+    : nm !== undefined && isOff(valueNm, { low: FAR_UNDER * nm.low, high: FAR_OVER * nm.high })
+
+/** A torque off its maker’s figure, or without one far off ours, is not tight, whatever was answered. A little outside ours it is said. */
 export function judgeTorques({ torques, makers, fasteners }: OnStand): Verdict | undefined {
   const logged = fasteners.flatMap((spec) => {
     const valueNm = torques[spec.id]
     return valueNm === undefined ? [] : [{ spec, valueNm, maker: makers[spec.id] }]
   })
-  const off = logged.find(({ valueNm, maker }) => maker && isOff(valueNm, maker))
-  if (off?.maker) {
-    const tight = off.valueNm > off.maker.high
+  const off = logged.find(({ spec, valueNm, maker }) => isNotTight(valueNm, spec, maker))
+  const figure = off?.maker ?? off?.spec.nm
+  if (off && figure) {
+    const { spec, valueNm, maker } = off
+    const whose = maker ? 'its maker’s figure' : 'every usual figure'
     return {
       state: 'out',
-      say: `${off.spec.id} at ${formatQuantity(off.valueNm, 'Nm')}, the maker says ${span(off.maker)}`,
-      remedy: tight
-        ? `The ${off.spec.id} was tightened past its maker’s figure: replace the bolt, look at what it clamps, and tighten it anew.`
-        : `Tighten the ${off.spec.id} to ${span(off.maker)} and log it.`,
+      say: `${spec.id} at ${formatQuantity(valueNm, 'Nm')}, ${maker ? 'the maker says' : 'usual is'} ${span(figure)}${maker ? '' : ' (from memory)'}`,
+      remedy:
+        valueNm > figure.high
+          ? `The ${spec.id} was tightened past ${whose}: replace the bolt, look at what it clamps, and tighten it anew.`
+          : `Tighten the ${spec.id} to ${span(figure)} and log it; or write its maker’s figure where that is another.`,
+      stop: true,
     }
   }
   const ours = logged.find(({ spec, valueNm, maker }) => !maker && spec.nm && isOff(valueNm, spec.nm))

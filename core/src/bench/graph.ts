@@ -1,4 +1,4 @@
-import { ANY_TURN, type Fact, type Graph } from '../brake/graph.ts'
+import { ANY_TURN, type Fact, type Graph, type Grounds } from '../brake/graph.ts'
 
 /** What moves the parts against one another. */
 export const MOVED: readonly Fact[] = [
@@ -27,8 +27,12 @@ export const SHOES_LOOSE: readonly Fact[] = ['confirm:shoes-loosened']
  */
 export const COMMON_GRAPH: Graph = {
   'confirm:dead-first': ['swap:cable', 'swap:brake', 'swap:lever'],
+  'confirm:battery-out': ['swap:wheel', 'reading:cutOff'],
+  'reading:cutOff': ['swap:lever'],
   'confirm:wheel-seated': ['swap:wheel'],
+  'confirm:wheel-home': ['confirm:axle-loosened'],
   'confirm:hub-play': ['confirm:wheel-seated'],
+  'confirm:looked-over': ['swap:brake', 'swap:wheel'],
   'reading:leverPull': ['swap:lever'],
   'reading:leverFinger': ['swap:lever'],
   'reading:leverReach': ['swap:lever'],
@@ -48,12 +52,12 @@ export const COMMON_GRAPH: Graph = {
   'confirm:cable-clamped': ['swap:cable', 'swap:brake', ...ANCHOR_LOOSE],
   // What was loosened has a tick of its own; the one answer for the rest stands until the brake comes off.
   'confirm:fasteners': ['swap:brake', 'confirm:mount-fitted'],
-  'confirm:wheel-fastened': ['confirm:wheel-seated', 'swap:wheel'],
+  'confirm:wheel-fastened': ['confirm:wheel-seated', 'swap:wheel', 'confirm:axle-loosened'],
   'reading:reserve': [...MOVED, 'reading:leverReach'],
   'reading:leverWeight': MOVED,
   'reading:leverBack': MOVED,
   'confirm:hard-squeezes': MOVED,
-  'confirm:walk-test': MOVED,
+  'confirm:walk-test': [...MOVED, 'confirm:axle-loosened'],
 }
 
 /** Parts that can be replaced in a job, and how that is said where something must be looked at again. */
@@ -67,7 +71,9 @@ const SWAPPED: Readonly<Record<string, string>> = {
   rotor: 'the rotor was replaced',
 }
 
-export const SWAPPED_PARTS: readonly string[] = Object.keys(SWAPPED)
+/** Parts that can be replaced at a brake with this graph: those that something of it stands on. */
+export const partsIn = ({ unsettledBy }: Grounds): readonly string[] =>
+  Object.keys(SWAPPED).filter((part) => unsettledBy(`swap:${part}`).size > 0)
 
 /** Acts that set things anew, as they are said where something must be looked at again. */
 export const COMMON_CAUSES: Readonly<Record<string, string>> = {

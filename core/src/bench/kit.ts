@@ -5,7 +5,7 @@ import { type Kit, makeKit } from '../brake/kit.ts'
 import { LEVER_ADJUSTERS } from '../lever-fit/adjusters.ts'
 import { LEVER_GRAPH, REACH_TURNED } from '../lever-fit/graph.ts'
 import { fastenerGraph, tickSteps } from './fasteners.ts'
-import { COMMON_CAUSES, COMMON_GRAPH } from './graph.ts'
+import { COMMON_CAUSES, COMMON_GRAPH, partsIn } from './graph.ts'
 import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
 import { COMMON_STEPS } from './steps.ts'
 import { workSeen } from './work.ts'
@@ -18,6 +18,7 @@ const COMMON = {
   levers: LEVER_ADJUSTERS,
   apart: [REACH_TURNED],
   causes: COMMON_CAUSES,
+  parts: partsIn,
   ticks: (fasteners: readonly FastenerSpec[]) => ({
     steps: tickSteps(fasteners),
     standsOn: fastenerGraph(fasteners),

@@ -1,16 +1,25 @@
+import { rangeOf } from '../brake/dimension.ts'
 import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
 import { HEAVY_N, HELD_N } from '../cable/feel.ts'
 import type { Source } from '../calculation/source.ts'
-import { MOST_REACH_MM } from '../lever-fit/fit.ts'
+import { CHILD_OUTSIDE_MM, MOST_OUTSIDE_MM, MOST_REACH_MM } from '../lever-fit/fit.ts'
 import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
 import { THROW_SAID } from '../prove/readings.ts'
+import { COMMON_DIMENSIONS } from './dimensions.ts'
+import { CUT_OFF, MOTOR_AT } from './motor.ts'
+
+/** A dimension of the hardware, in its own range. */
+const measures = (dimension: string) => {
+  const [min, max] = rangeOf(COMMON_DIMENSIONS, dimension)
+  return { dimension, min, max }
+}
 
 const COMMON: Source = {
   kind: 'common-practice',
   title: 'Close-coiled brake housing is 5 mm outside; gear housing 4 to 4.5 mm',
 }
 
-const OURS = { kind: 'our-choice', title: 'What a hand finds light, and what still brings the pads back' } as const
+const OURS = { kind: 'our-choice', title: 'What a hand finds light, and what still lets the brake go' } as const
 
 const scale = (
   id: string,
@@ -38,36 +47,30 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     title: 'lever pivot to cable end',
     shorthand: 'lp',
     unit: 'mm',
-    min: 8,
-    max: 60,
+    ...measures('leverCableArmMm'),
     sd: 0.5,
     instrument: 'caliper',
     how: 'In the lever, from the middle of its pivot to the middle of the cable’s end. About 30 mm long-pull, about 20 mm short-pull.',
-    dimension: 'leverCableArmMm',
   },
   {
     id: 'leverFinger',
     title: 'lever pivot to finger',
     shorthand: 'lf',
     unit: 'mm',
-    min: 30,
-    max: 150,
+    ...measures('leverFingerArmMm'),
     sd: 2,
     instrument: 'rule',
     how: 'From the middle of the lever’s pivot to where the finger lies on the blade.',
-    dimension: 'leverFingerArmMm',
   },
   {
     id: 'ridersMass',
     title: 'bicycle, rider and load',
     shorthand: 'mass',
     unit: 'kg',
-    min: 20,
-    max: 400,
+    ...measures('loadedMassKg'),
     sd: 3,
     instrument: 'told',
     how: 'Bicycle, rider and load together. Ask, or take the heaviest that will ride it.',
-    dimension: 'loadedMassKg',
   },
   {
     id: 'housingOuter',
@@ -86,16 +89,31 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     title: 'lever reach',
     shorthand: 'reach',
     unit: 'mm',
-    min: 20,
-    max: 120,
+    ...measures('leverReachMm'),
     sd: 1,
     instrument: 'rule',
     how: 'Bar to blade at the finger, lever at rest.',
-    dimension: 'leverReachMm',
     limit: {
       low: 20,
       high: MOST_REACH_MM,
-      text: 'At most 89 mm from bar to lever; 76 mm on small bicycles.',
+      text: `Further than ${MOST_REACH_MM} mm from bar to blade no finger reaches it with force (our choice).`,
+      source: { kind: 'our-choice', title: 'What a grown hand reaches' },
+    },
+  },
+  {
+    id: 'leverOutside',
+    title: 'over grip and blade',
+    shorthand: 'outside',
+    unit: 'mm',
+    min: 40,
+    max: 200,
+    sd: 1,
+    instrument: 'caliper',
+    how: 'Outside measure at the middle of the blade: from the far side of the grip to the far side of the blade, lever at rest.',
+    limit: {
+      low: 40,
+      high: MOST_OUTSIDE_MM,
+      text: `At most ${MOST_OUTSIDE_MM} mm over grip and blade; ${CHILD_OUTSIDE_MM} mm on small bicycles.`,
       source: { kind: 'standard', title: '16 CFR 1512.5 (from memory)' },
     },
   },
@@ -114,15 +132,15 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     'leverWeight',
     'lever weight',
     'lw',
-    'Spring scale on the blade where the finger lies: force at which the pads just begin to move.',
-    { low: 1, high: HEAVY_N, text: 'Above about 20 N before the pads touch the lever is heavy.', source: OURS },
+    'Spring scale on the blade where the finger lies: force at which the brake just begins to move.',
+    { low: 1, high: HEAVY_N, text: 'Above about 20 N before the brake takes hold the lever is heavy.', source: OURS },
   ),
   scale(
     'leverBack',
     'lever coming back',
     'lr',
-    'Pads off the rim, let the blade back slowly on the scale: force at which the pads just move back.',
-    { low: HELD_N, high: 80, text: 'Below about 1 N friction nearly holds the pads on.', source: OURS },
+    'Brake not yet on, let the blade back slowly on the scale: force at which it just moves back.',
+    { low: HELD_N, high: 80, text: 'Below about 1 N friction nearly holds the brake on.', source: OURS },
   ),
   {
     id: 'reserve',
@@ -182,12 +200,14 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
       {
         id: 'jammed',
         title: 'a ferrule is jammed',
-        remedy: 'That stop takes bare housing: pull the ferrule out and seat the housing.',
+        remedy: 'That stop takes bare housing: pull the ferrule out and seat the housing before anybody rides.',
+        stop: true,
       },
       {
         id: 'missing',
         title: 'a ferrule is missing',
-        remedy: 'That stop is bored for a ferrule: fit one, or the housing pulls through.',
+        remedy: 'That stop is bored for a ferrule: fit one, or the housing pulls through under a hard squeeze.',
+        stop: true,
       },
     ],
   },
@@ -213,7 +233,12 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     how: 'Open the lever: no strand broken at the head, and the head seated in its pocket.',
     options: [
       { id: 'whole', title: 'whole and seated' },
-      { id: 'loose', title: 'not in its pocket', remedy: 'Seat the head in its pocket, then pull the inner tight.' },
+      {
+        id: 'loose',
+        title: 'not in its pocket',
+        remedy: 'Do not ride: seat the head in its pocket, then pull the inner tight.',
+        stop: true,
+      },
       {
         id: 'broken',
         title: 'a strand is broken',
@@ -259,5 +284,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     ],
   },
   ...LEVER_SEEN,
+  MOTOR_AT,
+  CUT_OFF,
   THROW_SAID,
 ]

@@ -1,8 +1,12 @@
-import { fitting, type StepSpec, wholeSheet } from '../brake/step.ts'
+import { fitting, type StepSpec, wholeOr, wholeSheet } from '../brake/step.ts'
 import { judgeCableFeel } from '../cable/judge.ts'
 import { LEVER_STEPS } from '../lever-fit/steps.ts'
 import { judgeLever } from '../match/judge.ts'
 import { judgeTorques } from './fasteners.ts'
+import { assisted, motorAsked } from './motor.ts'
+
+/** Parts of the cable’s run: with one of them it is laid anew. */
+const RUN_PARTS = ['swap:cable', 'swap:housing', 'swap:lever'] as const
 
 /** What is done at every cable-pulled brake, in working order; families put theirs between them. */
 export const COMMON_STEPS: readonly StepSpec[] = [
@@ -10,8 +14,8 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     id: 'dead-first',
     station: 'wheel',
     shorthand: 'closed',
-    title: 'quick-release closed, guide pipe hooked',
-    say: 'First close the quick-release, hook the guide pipe, look at the cable’s head.',
+    title: 'nothing open, nothing unhooked',
+    say: 'First see that nothing is open or unhooked, and look at the cable’s head.',
     more: 'The head of the inner must sit in its pocket in the lever.',
     why: 'A dead brake is most often only open or unhooked (common practice). Show whoever rides it how it opens and closes.',
     cautions: ['maker'],
@@ -20,10 +24,31 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       well: 'Closed and hooked',
       ill: 'Does not hold',
       remedy:
-        'See what holds it open: a guide pipe worn out of its slot, a cable’s head out of its pocket, a quick-release that does not stay shut. Put that right first.',
+        'See what holds it open: a worn slot, a cable’s head out of its pocket, a lever that does not stay shut. Put that right first.',
       stop: true,
     },
     when: ({ work }) => work === 'dead',
+  },
+  motorAsked,
+  {
+    id: 'battery-out',
+    station: 'wheel',
+    shorthand: 'battery',
+    title: 'battery out',
+    say: 'Switch the motor off and take the battery out before any hand goes near.',
+    more: 'It stays out until the lever’s motor cut-off is tried.',
+    why: 'A motor that starts under the hand drives the wheel.',
+    cautions: ['motor'],
+    againForWork: true,
+    done: {
+      kind: 'confirmed',
+      well: 'Out',
+      ill: 'Cannot be taken out',
+      remedy:
+        'Switch it off, pull the motor’s plug, and let nobody touch pedals or lever. Its maker’s instructions come first.',
+      stop: true,
+    },
+    when: assisted,
   },
   {
     id: 'wheel-seated',
@@ -31,9 +56,10 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     shorthand: 'wheel',
     title: 'wheel seated',
     say: 'Loosen the wheel, push it fully home in the dropouts, close it.',
-    more: 'Look again before touching the brake.',
+    more: 'Look again before touching the brake. A quick-release: small end of each spring towards the hub, closed with real force, its lever lying where it is seen.',
     why: 'A wheel cocked in the dropouts is often the whole complaint, and usually the cause of a rub that comes suddenly after a knock (common practice).',
     cautions: ['maker'],
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Seated',
@@ -48,15 +74,15 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     station: 'wheel',
     shorthand: 'hub',
     title: 'hub without play',
-    say: 'Push the rim from side to side at the brake. The hub must have no play.',
-    why: 'A loose hub moves the rim further than any pad can be set.',
+    say: 'Push the wheel from side to side at its top. The hub must have no play.',
+    why: 'A loose hub moves the wheel further than any brake can be set.',
     cautions: [],
     done: {
       kind: 'confirmed',
       well: 'No play',
       ill: 'Has play',
-      remedy:
-        'Adjust the hub’s bearings until the play at the rim is just gone and the axle still turns freely, then push again.',
+      remedy: 'Adjust the hub’s bearings until the play is just gone and the axle still turns freely, then push again.',
+      stop: true,
     },
   },
   {
@@ -69,8 +95,9 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     tools: ['caliper', 'rule'],
     mends: ['lever'],
     cautions: ['heavy', 'hydraulic'],
+    mayLeave: 'the stop it gives stands on the sheet',
     done: { kind: 'judged', judge: judgeLever, readings: ['leverPull', 'leverFinger', 'leverReach', 'ridersMass'] },
-    when: wholeSheet,
+    when: wholeOr('swap:lever', 'swap:rotor'),
   },
   {
     id: 'cable-match',
@@ -82,12 +109,13 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     tools: ['caliper'],
     mends: ['housing', 'cable'],
     cautions: ['housing', 'frayed'],
+    beforeRiding: true,
     done: {
       kind: 'in-window',
       readings: ['housingKind', 'housingOuter', 'housingState', 'housingEnds', 'innerAnchor', 'innerHead'],
     },
     whenOut: 'Put it right before going on.',
-    when: wholeSheet,
+    when: wholeOr(...RUN_PARTS),
   },
   {
     id: 'own-hardware',
@@ -97,23 +125,24 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     why: 'A plain bolt and washer in the anchor’s place strips or lets the cable slip.',
     cautions: ['maker'],
     done: { kind: 'in-window', readings: ['anchorBolt'] },
-    when: wholeSheet,
+    when: wholeOr('swap:cable'),
   },
   {
     id: 'untouched',
     station: 'mount',
     shorthand: 'bolts',
-    title: 'mounting bolts, pivots, anchor and guide pipe',
+    title: 'mounting bolts, pivots and anchor',
     say: 'Look at what nobody has touched: bolts and anchor tight, pivots free.',
-    more: 'And the guide pipe hooked, where there is one.',
-    why: 'A dead brake is often just an unhooked guide pipe; a loose bolt undoes every setting.',
+    more: 'Nothing cracked where it hangs.',
+    why: 'A loose bolt undoes every setting; a crack ends the ride.',
     cautions: ['frayed'],
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
-      well: 'Tight, free, hooked',
+      well: 'Tight, free, whole',
       ill: 'Something is not',
       remedy:
-        'Tighten what is loose to its figure, free what is stiff, hook the guide pipe; then look at all of it again.',
+        'Tighten what is loose to its figure, free what is stiff; what is cracked goes to a frame builder. Then look at all of it again.',
       stop: true,
     },
     when: (here) => !fitting(here),
@@ -125,6 +154,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     say: 'Measure the lever’s reach: bar to blade at the finger, lever at rest.',
     why: 'The bite is judged as a share of the reach, and the bar wall stands at its end.',
     cautions: [],
+    mayLeave: 'a hand that must reach far brakes late',
     done: { kind: 'in-window', readings: ['leverReach'], optional: ['frontHand'] },
     whenOut: 'The blade stands further off than a hand should have to reach: reach screw in, then measure again.',
   },
@@ -137,25 +167,27 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     say: 'Follow the housing from the lever: fair curves, no kink, every end seated.',
     more: 'The shortest way that turns with the bar, and one straight run at the anchor.',
     why: 'A kink or an end out of its seat gives way under the hand and takes the bite with it.',
-    cautions: ['tension'],
+    cautions: [],
     done: {
       kind: 'confirmed',
       well: 'Fair and seated',
       ill: 'Kinked or unseated',
       remedy: 'Replace kinked housing; cut it square, and seat every end in its stop before going on.',
+      stop: true,
     },
-    when: wholeSheet,
+    when: wholeOr(...RUN_PARTS),
   },
   {
     id: 'cable-smooth',
     station: 'cable',
     title: 'inner runs smoothly',
     say: 'Unhook the cable and draw the inner to and fro. Look whether the housing is lined.',
-    why: 'Friction takes from the hand on the way in and holds the pads on the way back.',
+    why: 'Friction takes from the hand on the way in and holds the brake on after it is let go.',
     cautions: ['frayed', 'housing'],
     mends: ['cable', 'housing'],
+    mayLeave: 'the lever is heavy and lets go slowly',
     done: { kind: 'judged', judge: judgeCableFeel, readings: ['cableFeel', 'cableLined'] },
-    when: wholeSheet,
+    when: wholeOr(...RUN_PARTS),
   },
   {
     id: 'barrel-in',
@@ -172,15 +204,16 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       ill: 'Stiff or stripped',
       remedy: 'Clean and oil its thread; a stripped barrel is replaced.',
     },
-    when: (here) => here.cableAnew && !fitting(here) && wholeSheet(here),
+    when: (here) => here.cableAnew && !fitting(here),
   },
   {
     id: 'barrel-left',
     station: 'cable',
     title: 'barrel’s turns to go',
     say: 'Count how many turns the barrel stands out from fully in.',
-    why: 'What remains of it is for the pads’ wear; the next turns count on it.',
+    why: 'What remains of it is for wear; the next turns count on it.',
     cautions: [],
+    maySkip: 'the turns that are left for wear are not counted',
     done: { kind: 'measured', readings: ['barrelOut'] },
     when: (here) => !here.cableAnew && wholeSheet(here),
   },
@@ -191,18 +224,18 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     title: 'cable clamped right',
     say: 'Clamp the inner straight under the anchor’s own bolt and shaped washer.',
     more: 'The washer the right way round, the bolt tight. Cap the end and crimp it in two or three places.',
-    why: 'A plain bolt and washer in the anchor’s place strips or slips; too tight flattens the strands. 6–8 N·m (from memory; the maker’s figure comes first).',
+    why: 'A plain bolt and washer in the anchor’s place strips or slips; too tight flattens the strands. Its figure stands with the fasteners.',
     tools: ['5 mm hex key', 'cable puller', 'end cap'],
     cautions: ['tension', 'eyes'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'Clamped right',
       ill: 'Slips or strands flattened',
       remedy:
         'Clamp a fresh length, or a new inner, under the anchor’s own bolt and washer. A stripped bolt is replaced.',
+      stop: true,
     },
-    when: (here) => wholeSheet(here) || here.loosened('anchor'),
+    when: (here) => wholeSheet(here) || here.cableAnew || here.loosened('anchor'),
   },
   {
     id: 'dial-in',
@@ -211,6 +244,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     say: 'Squeeze ten times, then measure.',
     why: 'From these readings the next turn is worked out; each one teaches how this brake answers.',
     cautions: [],
+    mayLeave: 'bite and gaps stand as they were found',
     done: { kind: 'dialled-in' },
   },
   {
@@ -223,7 +257,6 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     why: 'A loose bolt undoes every setting. The maker’s figures come first.',
     tools: ['torque wrench'],
     cautions: ['maker'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'All tight',
@@ -231,6 +264,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       remedy:
         'A bolt that does not come up to its figure is stripped, too long or too short: replace it, then go over all of them again.',
       unless: judgeTorques,
+      stop: true,
     },
   },
   {
@@ -238,17 +272,17 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     station: 'prove',
     shorthand: 'squeeze',
     title: 'ten hard squeezes, no slip',
-    say: 'Squeeze hard ten times. The cable must not slip and no pad may move.',
+    say: 'Squeeze hard ten times. The cable must not slip, and nothing may move.',
     why: 'Cables settle and clamps slip on the first hard squeezes: better here than on the road.',
     cautions: ['slip'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       count: 10,
       well: 'Nothing slipped',
-      ill: 'Cable slipped or a pad moved',
+      ill: 'Something slipped or moved',
       remedy:
-        'Do not ride. Find what gave way: clamp the cable anew under its own bolt and washer, set and tighten the pad, then squeeze again.',
+        'Do not ride. Find what gave way: clamp the cable anew under its own bolt and washer, tighten what moved, then squeeze again.',
+      stop: true,
     },
   },
   {
@@ -258,9 +292,30 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     say: 'Squeeze hard and hold. Measure between blade and bar at the finger.',
     why: 'Never to the bar: a brake that reaches it has no more to give.',
     cautions: [],
+    mayLeave: 'it stands as it was found',
+    beforeRiding: true,
     done: { kind: 'in-window', readings: ['reserve'] },
     whenOut:
       'The blade comes too near the bar. Choose a school that bites earlier, or look for a soft housing or a slipping clamp.',
+  },
+  {
+    id: 'wheel-home',
+    station: 'prove',
+    shorthand: 'home',
+    title: 'wheel back as it stood',
+    say: 'Push the wheel fully home, close it, squeeze hard: it stands as it did before.',
+    more: 'Seen along the brake: nothing touches at rest, and both sides are met together.',
+    why: 'Its fastening was loosened after the brake was set; only a wheel that stands as before keeps the setting.',
+    cautions: ['maker'],
+    done: {
+      kind: 'confirmed',
+      well: 'Stands as before',
+      ill: 'Stands otherwise',
+      remedy:
+        'Loosen it, push it home and close it again. Where it still stands otherwise, measure the gaps and the bite anew: the next turn is told from them.',
+      stop: true,
+    },
+    when: (here) => here.happened(['confirm:axle-loosened']),
   },
   {
     id: 'wheel-fastened',
@@ -268,17 +323,29 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     shorthand: 'fastened',
     title: 'wheel fastening, once more',
     say: 'Look at the wheel’s fastening again: nuts tight, or quick-release closed.',
-    more: 'Closed with real force, and lying where it is seen.',
+    more: 'Closed with real force, its lever lying where it is seen.',
     why: 'The wheel was loosened at the beginning; this is the last hand on it before it is ridden.',
     cautions: ['maker'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Fast',
       ill: 'Loose or worn',
       remedy:
         'Seat the wheel and close it again; worn nuts, a bent lever or a quick-release that closes without force are replaced.',
+      stop: true,
     },
+  },
+  {
+    id: 'cut-off',
+    station: 'prove',
+    title: 'lever cuts the motor off',
+    say: 'Battery in, wheel lifted: run the motor, squeeze the lever, it must stop.',
+    more: 'Then spin the wheel under power and brake it. Stand to the side, nobody in front of the wheel.',
+    why: 'A motor that pushes against the brake lengthens every stop.',
+    cautions: ['motor'],
+    done: { kind: 'in-window', readings: ['cutOff'] },
+    when: assisted,
   },
   {
     id: 'walk-test',
@@ -289,13 +356,14 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     more: 'The wheel must lock or lift.',
     why: 'The first real load is put on at walking pace.',
     cautions: ['walking'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Holds, no judder',
       ill: 'Judders, moves or does not hold',
       remedy:
-        'Judder, mostly in front: look at centring, mount and rim. Weak although firm: lever and brake, glaze, oil, pads low on the track. Then walk it again.',
+        'Judder, mostly in front: look at centring, mount and wheel. Weak although firm: lever and brake, glaze, oil. Then walk it again.',
+      stop: true,
     },
   },
   {
@@ -309,3 +377,19 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     done: { kind: 'signed' },
   },
 ]
+
+/** A common step in the words of one family’s own trade. */
+export function retold(
+  id: string,
+  {
+    done,
+    ...words
+  }: Partial<Pick<StepSpec, 'title' | 'say' | 'more' | 'why' | 'cautions'>> & {
+    readonly done?: Partial<Pick<Extract<StepSpec['done'], { kind: 'confirmed' }>, 'well' | 'ill' | 'remedy'>>
+  },
+): StepSpec {
+  const step = COMMON_STEPS.find((each) => each.id === id)
+  if (!step) throw new Error(`There is no common step “${id}”.`)
+  const told = { ...step, ...words }
+  return done && step.done.kind === 'confirmed' ? { ...told, done: { ...step.done, ...done } } : told
+}

@@ -14,6 +14,13 @@ export interface DimensionSpec {
   readonly source: Source
 }
 
+/** The range of a dimension, for a reading of the same thing: what is measured is never dropped for being out of it. */
+export function rangeOf(specs: readonly DimensionSpec[], id: string): readonly [number, number] {
+  const spec = specs.find((each) => each.id === id)
+  if (!spec) throw new Error(`There is no dimension “${id}”.`)
+  return [spec.min, spec.max]
+}
+
 export type Dimensions = Readonly<Record<string, number>>
 
 export type End = 'front' | 'rear'

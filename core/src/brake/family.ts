@@ -78,6 +78,8 @@ export interface Family {
   readonly worked?: (at: OnStand) => { readonly dimensions: readonly string[]; readonly worked: Outcome<Worked> }
   /** How whoever rides it opens it to take the wheel out, and closes it; nothing where it does not open. */
   readonly opens?: string
+  /** How its wheel is held, for whoever rides it; quick-release and nuts if not given. */
+  readonly wheelCloses?: readonly string[]
   readonly sections?: (at: OnStand) => readonly Section[]
   /** Its parts by themselves, and what is looked at: fetched once they are to be seen. */
   readonly drawings?: () => Promise<Drawings>

@@ -1,4 +1,5 @@
 import type { Fact } from './graph.ts'
+import type { Looked } from './on-stand.ts'
 import type { Span } from './reading.ts'
 import type { Circumstances } from './step.ts'
 
@@ -19,6 +20,8 @@ export interface FastenerSpec {
   readonly tick?: string
   /** What leaves it loose. */
   readonly loosenedBy: readonly Fact[]
+  /** Whether this brake, as it was seen, is held by it; always if not given. */
+  readonly stands?: (looked: Looked) => boolean
   /** Where a step of its own is made for it only then: in other jobs a step of the work tightens it. */
   readonly when?: (here: Circumstances) => boolean
 }

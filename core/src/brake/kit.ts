@@ -16,6 +16,8 @@ export interface Common {
   readonly steps: readonly StepSpec[]
   readonly standsOn: Graph
   readonly causes: Readonly<Record<string, string>>
+  /** Parts that can be replaced at a brake on these grounds. */
+  readonly parts: (grounds: Grounds) => readonly string[]
   /** What is moved at the lever beside what a family’s model has. */
   readonly levers: readonly AdjusterSpec[]
   /** Turns that shake only what stands on them by name. */
@@ -44,6 +46,8 @@ export interface Kit {
   readonly fastener: (name: string) => FastenerSpec | undefined
   /** What can be loosened here: the word of the tape and the act it logs. */
   readonly loosenable: Readonly<Record<string, string>>
+  /** Parts that can be replaced here. */
+  readonly parts: readonly string[]
   /** Ids of readings in working order: what is seen beside what is measured at the same station. */
   readonly order: readonly string[]
   readonly reading: (id: string) => ReadingSpec | undefined
@@ -51,6 +55,8 @@ export interface Kit {
   readonly option: (id: string, value: unknown) => SeenOption | undefined
   readonly title: (id: string) => string
   readonly step: (id: string) => StepSpec | undefined
+  /** The steps that ask for a reading, those it is only taken beside among them. */
+  readonly askedBy: (reading: string) => readonly string[]
   /** The title of a step, or of an act of the bench. */
   readonly stepTitle: (id: string) => string
   readonly school: (id: string) => SchoolSpec | undefined
@@ -58,13 +64,19 @@ export interface Kit {
   readonly schoolOf: (word: string) => { readonly school: SchoolSpec; readonly option: SchoolOption } | undefined
 }
 
-/** Steps by station: the common ones in their order, a family’s before the one it names or after them all. */
+/**
+ * Steps by station: the common ones in their order, a family’s before the one it names or after them all. One of a family’s
+ * with the name of a common one stands in its place.
+ */
 function merged(common: readonly StepSpec[], own: readonly StepSpec[]): readonly StepSpec[] {
   return STATIONS.flatMap(({ id }) => {
     const here = own.filter((step) => step.station === id)
     const placed = common
       .filter((step) => step.station === id)
-      .flatMap((step) => [...here.filter((each) => each.before === step.id), step])
+      .flatMap((step) => [
+        ...here.filter((each) => each.before === step.id),
+        here.find((each) => each.id === step.id) ?? step,
+      ])
     return [...placed, ...here.filter((each) => !placed.includes(each))]
   })
 }
@@ -80,6 +92,13 @@ function workingOrder(steps: readonly StepSpec[], ids: readonly string[]): reado
   return [...new Set([...asked.filter((id) => ids.includes(id)), ...ids])]
 }
 
+/** Which steps ask for each reading. */
+function askers(steps: readonly StepSpec[]): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>()
+  for (const step of steps) for (const id of asksFor(step)) found.set(id, [...(found.get(id) ?? []), step.id])
+  return found
+}
+
 export function makeKit(common: Common, family: Family): Kit {
   const readings = [...common.readings, ...family.readings]
   const seen = [...common.seen(family), ...family.seen]
@@ -91,6 +110,7 @@ export function makeKit(common: Common, family: Family): Kit {
   const reading = byId(readings)
   const seeing = byId(seen)
   const step = byId(steps)
+  const asked = askers(steps)
   return {
     family,
     readings,
@@ -105,6 +125,7 @@ export function makeKit(common: Common, family: Family): Kit {
       Object.entries(LOOSENED).filter(([, act]) => grounds.unsettledBy(`confirm:${act}`).size > 0),
     ),
     causes: { ...common.causes, ...family.causes },
+    parts: common.parts(grounds),
     order: workingOrder(
       steps,
       [...readings, ...seen].map((each) => each.id),
@@ -114,6 +135,7 @@ export function makeKit(common: Common, family: Family): Kit {
     option: (id, value) => seeing(id)?.options.find((each) => each.id === value),
     title: (id) => (reading(id) ?? seeing(id))?.title ?? id,
     step,
+    askedBy: (id) => asked.get(id) ?? [],
     stepTitle: (id) => actTitle(id) ?? step(id)?.title ?? id,
     school: byId(family.schools),
     schoolOf(word) {

@@ -80,7 +80,7 @@ export interface Throw {
    */
   readonly squeezeTensionN: number
   readonly stiffnessNPerMm: number
-  /** Tension (N) the stop asked of this brake needs, where reserve is not measured at it but at a hard squeeze alone. */
+  /** Tension (N) the stop asked of this brake needs, where lever and brake are judged at a hard squeeze and this is only said. */
   readonly stopTensionN?: number
   /** Finger travel (mm) from contact to that squeeze: stretch of cable, housing and arms. */
   readonly stretchTravelMm: number
@@ -114,8 +114,8 @@ export interface BrakeModel {
   readonly derived: readonly Derived[]
   /** What is left to be done where no turn brings it nearer. */
   readonly noTurnHelps: string
-  /** What would make lever and brake belong together where no common lever does. */
-  readonly noLever?: string
+  /** What would make lever and brake belong together where no common lever does, by what is the matter. */
+  readonly noLever?: Readonly<Partial<Record<'bar' | 'weak' | 'weak-wet', string>>>
   readonly observe: (reading: string, value: number | string, spec: ReadingSpec | undefined) => Observation | undefined
   /** What stands hidden while these readings show nothing. */
   readonly beyond?: (nothing: ReadonlySet<string>) => readonly Beyond[]

@@ -22,6 +22,8 @@ export interface ReadingSpec {
   readonly dimension?: string
   /** Its window where that is the same on every bicycle. */
   readonly limit?: Limit
+  /** Taken by riding hard: not before everything that a ride hangs on was looked at. */
+  readonly ridden?: true
 }
 
 /** An interval that is the same on every bicycle, with why. */
@@ -41,10 +43,12 @@ export interface Span {
   readonly high: number
 }
 
-/** Where a measured thing is not to be ridden: at or under a figure, or under it. */
+/** Where a measured thing is not to be ridden: at or under a figure, under it, over it, or at or over it. */
 export interface Unsafe {
   readonly atMost?: number
   readonly below?: number
+  readonly above?: number
+  readonly atLeast?: number
   readonly say: string
 }
 
@@ -65,9 +69,13 @@ export interface SeenOption {
   readonly title: string
   /** The whole of it in words, where title and answer side by side do not read well. */
   readonly told?: string
+  /** Words of the tape that mean it too. */
+  readonly also?: readonly string[]
+  /** Well, and yet something is to be said of it. */
+  readonly remark?: string
   /** What must be done about it; absent where all is well. */
   readonly remedy?: string
-  /** Not to be ridden like this: the step cannot be skipped. */
+  /** Not to be ridden like this: it is put right, or the job is closed. */
   readonly stop?: true
 }
 

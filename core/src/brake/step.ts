@@ -12,7 +12,7 @@ export interface Verdict {
   readonly remark?: string
   /** What would put it right. */
   readonly remedy?: string
-  /** Not to be ridden like this: the step cannot be skipped. */
+  /** Not to be ridden like this: it is put right, or the job is closed. */
   readonly stop?: true
 }
 
@@ -74,6 +74,11 @@ export interface Circumstances extends Looked {
 /** A sentence, or one that depends on where the brake hangs and what was found. */
 export type Say = string | ((here: Circumstances) => string)
 
+/** A reading is not asked for where another was answered so, or where it was not. */
+export type Exemption =
+  | { readonly reading: string; readonly is: string }
+  | { readonly reading: string; readonly isNot: string }
+
 export interface Step {
   readonly id: string
   readonly station: StationId
@@ -94,10 +99,18 @@ export interface Step {
   readonly loosens?: string
   /** Said when a reading lies outside its window. */
   readonly whenOut?: string
-  /** It is never skipped: nobody may ride without it. */
-  readonly mustBeDone?: true
+  /** It need not be looked at: what is lost by that. Without it the step must be done before a release. */
+  readonly maySkip?: string
+  /** Looked at and unwanted, it may be left with a reason: what that costs. What is not to be ridden never is. */
+  readonly mayLeave?: string
+  /** Steps that it looks at in one glance, where they do not stand on the sheet themselves. */
+  readonly covers?: readonly string[]
+  /** Undone by what a later step tries, and asked again only where hands go near once more. */
+  readonly againForWork?: true
+  /** Nobody rides a stop, for a test or for bedding-in, before it is done. */
+  readonly beforeRiding?: true
   /** Readings that are not asked for where another was answered so. */
-  readonly exempt?: Readonly<Record<string, { readonly reading: string; readonly is: string }>>
+  readonly exempt?: Readonly<Record<string, Exemption>>
   /** Stands on the sheet only then; always if not given. */
   readonly when?: (here: Circumstances) => boolean
 }
@@ -110,8 +123,15 @@ export interface StepSpec extends Omit<Step, 'say' | 'more'> {
   readonly before?: string
 }
 
-export const wholeSheet = ({ work }: Circumstances): boolean => work !== 'rub'
-export const fitting = ({ work }: Circumstances): boolean => work === 'fit'
+/** The brake is fitted: that is the job, or another one went on in the middle of it. */
+export const fitting = (here: Circumstances): boolean => here.work === 'fit' || here.swapped('brake')
+export const wholeSheet = (here: Circumstances): boolean => here.work !== 'rub' || fitting(here)
+
+/** On the whole sheet, and on a short one too where one of these happened: what is swapped or loosened brings its steps. */
+export const wholeOr =
+  (...facts: readonly Fact[]) =>
+  (here: Circumstances): boolean =>
+    wholeSheet(here) || here.happened(facts)
 
 /** Every reading a step asks for, those it does not need among them. */
 export const asksFor = ({ done }: { readonly done: DoneWhen }): readonly string[] =>

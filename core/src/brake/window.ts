@@ -48,11 +48,14 @@ export const windowOf = (reading: string, { low, high, wanted, unsafe, text, sou
   because: [{ text, source }],
 })
 
+const isTooLow = ({ atMost = -Infinity, below = -Infinity }: Unsafe, value: number): boolean =>
+  value <= atMost || value < below
+const isTooHigh = ({ above = Infinity, atLeast = Infinity }: Unsafe, value: number): boolean =>
+  value > above || value >= atLeast
+
 /** Whether a value is where nobody rides. */
-export const isUnsafe = (window: Window | undefined, value: number): boolean =>
-  window?.unsafe !== undefined &&
-  (value <= (window.unsafe.atMost ?? Number.NEGATIVE_INFINITY) ||
-    value < (window.unsafe.below ?? Number.NEGATIVE_INFINITY))
+export const isUnsafe = ({ unsafe }: Partial<Pick<Window, 'unsafe'>> = {}, value: number): boolean =>
+  unsafe !== undefined && (isTooLow(unsafe, value) || isTooHigh(unsafe, value))
 
 /** Allowed, but not what is wanted. */
 export const isBetween = (window: Window | undefined, value: number): boolean =>
@@ -62,8 +65,10 @@ export const isBetween = (window: Window | undefined, value: number): boolean =>
 
 export type Placement = 'in' | 'low' | 'high'
 
-export const placement = (window: Window, value: number): Placement =>
-  value < window.low || isUnsafe(window, value) ? 'low' : value > window.high ? 'high' : 'in'
+export const placement = ({ low, high, unsafe }: Window, value: number): Placement => {
+  if (value < low || (unsafe && isTooLow(unsafe, value))) return 'low'
+  return value > high || (unsafe && isTooHigh(unsafe, value)) ? 'high' : 'in'
+}
 
 /** Windows of readings whose limits are the same on every bicycle. */
 export const limitsOf = (readings: readonly ReadingSpec[]): Readonly<Record<string, Window>> =>

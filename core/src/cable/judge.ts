@@ -15,5 +15,7 @@ export function judgeCableFeel({ seen }: OnStand): Verdict | undefined {
   const [feel, lined] = [seen('cableFeel'), seen('cableLined')]
   if (feel === undefined || lined === undefined) return undefined
   const remedy = cableFeel(feel, lined)
-  return remedy ? { state: 'out', say: remedy } : { state: 'well', say: 'The inner runs smoothly.' }
+  return remedy
+    ? { state: 'out', say: remedy, ...(feel === 'stuck' && { stop: true as const }) }
+    : { state: 'well', say: 'The inner runs smoothly.' }
 }

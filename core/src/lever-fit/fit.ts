@@ -20,7 +20,10 @@ const REACH_SHORT_MM = 20
 const WRIST_DEG = 10
 /** Least bar to blade that still has travel in it, mm. Our choice. */
 const LEAST_REACH_MM = 35
-/** Bar to lever of small bicycles, 16 CFR 1512.5 (from memory); grown ones 89 mm. */
+/** Over grip and blade, outside: 16 CFR 1512.5 (from memory); small bicycles less. */
+export const MOST_OUTSIDE_MM = 89
+export const CHILD_OUTSIDE_MM = 76
+/** Bar to blade, inside, beyond which no hand pulls; a child’s less. Our choice. */
 export const CHILD_REACH_MM = 76
 export const MOST_REACH_MM = 89
 
@@ -218,6 +221,20 @@ export function judgeLeverPlace(at: OnStand): Verdict | undefined {
   return fingers === 1 && forceN !== undefined && forceN > ONE_FINGER_N
     ? { state: 'well', say: '', remark: `${forceN.toFixed(0)} N for the wanted stop is much for one finger` }
     : { state: 'well', say: '' }
+}
+
+/** Over grip and blade a hand spans no more than the public rule allows; a child’s less. */
+export function judgeOutside({ number, seen }: OnStand): Verdict | undefined {
+  const outside = number('leverOutside')
+  if (outside === undefined) return undefined
+  const most = seen('rider') === 'child' ? CHILD_OUTSIDE_MM : MOST_OUTSIDE_MM
+  return outside <= most
+    ? { state: 'well', say: '' }
+    : {
+        state: 'out',
+        say: `${outside.toFixed(0)} mm over grip and blade; the public rule allows ${most} mm (16 CFR 1512.5, from memory).`,
+        remedy: 'Reach screw in, a thinner grip, or a lever of less reach; then measure it again.',
+      }
 }
 
 /** Carbon is clamped to its maker’s figure by a torque wrench, no exception. */

@@ -7,6 +7,7 @@ const ALONG: Fact = `turn:${LEVER_ALONG}`
 
 export const LEVER_GRAPH: Graph = {
   'reading:leverFinger': [ALONG],
+  'reading:leverOutside': ['swap:lever', REACH_TURNED],
   'reading:leverReach': [REACH_TURNED],
   'reading:biteTravel': [REACH_TURNED],
   'reading:reserve': [REACH_TURNED],

@@ -7,7 +7,15 @@ import type { EntryBody } from '../stand/entries.ts'
 import { walk } from '../testing/hand.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../testing/stand.ts'
 import { learntFrom, openJob, openStand } from '../workshop/open.ts'
-import { judgeLeverPlace, leverFitAt, leverMoves, leverPlaceAt, MOST_REACH_MM } from './fit.ts'
+import {
+  CHILD_OUTSIDE_MM,
+  judgeLeverPlace,
+  judgeOutside,
+  leverFitAt,
+  leverMoves,
+  leverPlaceAt,
+  MOST_OUTSIDE_MM,
+} from './fit.ts'
 import { HANDS } from './hands.ts'
 import { BOOK_SCREW, learnScrew, sayScrew } from './screw.ts'
 
@@ -109,9 +117,17 @@ describe('where the lever belongs along the bar', () => {
 })
 
 describe('reach, angle, clamp', () => {
-  // 16 CFR 1512.5 (from memory): at most 3 1/2 in from bar to lever; 76 mm on small bicycles.
-  it('89 mm is the most a hand should have to reach', () => {
-    expect(MOST_REACH_MM).toBeCloseTo(3.5 * 25.4, 0)
+  // 16 CFR 1512.5 (from memory): at most 3 1/2 in over lever and grip, outside; 3 in on small bicycles.
+  it('over grip and blade 89 mm are allowed, 76 mm where a child rides it', () => {
+    expect(MOST_OUTSIDE_MM).toBeCloseTo(3.5 * 25.4, 0)
+    expect(CHILD_OUTSIDE_MM).toBeCloseTo(3 * 25.4, 0)
+    const outside = (mm: number, rider: string) =>
+      judgeOutside(expectOk(openJob(HARDWARE, written(seen('rider', rider), reading('leverOutside', mm)))))?.state
+    expect([outside(89, 'medium'), outside(90, 'medium')]).toEqual(['well', 'out'])
+    expect([outside(76, 'child'), outside(77, 'child')]).toEqual(['well', 'out'])
+  })
+
+  it('further than 89 mm from bar to blade no hand pulls', () => {
     const step = (reach: number) => {
       const job = expectOk(openJob(HARDWARE, written(...PREPARED, reading('leverReach', reach))))
       return job.next.step.id === 'lever-reach' ? job.next.kind : 'passed'

@@ -137,6 +137,16 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
   },
   FRONT_HAND,
   {
+    id: 'barShape',
+    title: 'bar',
+    shorthand: 'bar-is',
+    how: 'Straight or swept, its lever on a clamp; or dropped, its lever on a band.',
+    options: [
+      { id: 'flat', title: 'flat' },
+      { id: 'drop', title: 'dropped' },
+    ],
+  },
+  {
     id: 'barMaterial',
     title: 'bar at the clamp',
     shorthand: 'barof',

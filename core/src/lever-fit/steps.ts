@@ -1,12 +1,25 @@
 import { type Circumstances, fitting, type StepSpec } from '../brake/step.ts'
-import { judgeClamp, judgeLeverPlace } from './fit.ts'
+import { judgeClamp, judgeLeverPlace, judgeOutside } from './fit.ts'
 import { forHand, MEASURED } from './hands.ts'
 
 const clampMoved = (here: Circumstances): boolean =>
-  forHand(here) || here.happened(['confirm:lever-loosened', 'turn:leverAlong'])
+  forHand(here) || here.happened(['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever'])
+const leverNew = (here: Circumstances): boolean => forHand(here) || fitting(here) || here.swapped('lever')
 
 /** The lever set for a hand: only where one is named. */
 export const LEVER_STEPS: readonly StepSpec[] = [
+  {
+    id: 'lever-outside',
+    station: 'lever',
+    title: 'over grip and blade',
+    say: 'Measure over grip and blade, outside, at the middle of the blade.',
+    why: 'The public rule limits what a hand must span, not what lies between bar and blade.',
+    tools: ['caliper'],
+    cautions: [],
+    mayLeave: 'a small hand spans more than the public rule allows',
+    done: { kind: 'judged', judge: judgeOutside, readings: ['leverOutside'] },
+    when: leverNew,
+  },
   {
     id: 'front-hand',
     station: 'lever',
@@ -27,6 +40,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     why: 'The lever belongs where the straight index finger lies.',
     tools: ['caliper', 'rule'],
     cautions: [],
+    maySkip: 'the lever is not set for this hand',
     done: { kind: 'measured', readings: ['handBreadth', 'fingerBreadth', 'creaseReach'] },
     when: ({ seen }) => seen('rider') === MEASURED,
   },
@@ -40,6 +54,8 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     tools: ['rule', 'felt pen'],
     cautions: [],
     loosens: 'lever-loosened',
+    maySkip: 'the lever stays where it is',
+    mayLeave: 'the lever stands where it stood',
     done: {
       kind: 'judged',
       judge: judgeLeverPlace,
@@ -57,6 +73,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     why: 'A rule finds the place; only the hand says that it is right.',
     cautions: [],
     loosens: 'lever-loosened',
+    mayLeave: 'the finger is bent',
     done: { kind: 'in-window', readings: ['leverHand'] },
     when: forHand,
   },
@@ -68,7 +85,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     more: 'To the maker’s figure; or firm, yet a crash turns the lever rather than snapping it. Carbon: torque wrench, no exception.',
     why: 'Both are schools; on carbon only one of them is.',
     cautions: ['carbon'],
-    done: { kind: 'judged', judge: judgeClamp, readings: ['barMaterial', 'clampWay'] },
+    done: { kind: 'judged', judge: judgeClamp, readings: ['barMaterial', 'clampWay'], optional: ['barShape'] },
     when: clampMoved,
   },
 ]

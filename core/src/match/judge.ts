@@ -13,6 +13,6 @@ export const leverMatchAt = ({ family, dimensions, here, schools, ...looked }: O
 export function judgeLever(at: OnStand): Verdict {
   const match = leverMatchAt(at)
   if (!match.ok) return { state: 'out', say: match.error.message }
-  const { verdict, say, remedy } = match.value
-  return { state: verdict === 'fits' ? 'well' : 'out', say, ...(remedy && { remedy }) }
+  const { verdict, say, remedy, remark } = match.value
+  return { state: verdict === 'fits' ? 'well' : 'out', say, ...(remedy && { remedy }), ...(remark && { remark }) }
 }

@@ -22,6 +22,8 @@ export interface LeverMatch {
   readonly verdict: LeverVerdict
   readonly say: string
   readonly remedy: string
+  /** It fits, and yet: the stop that is reached where the whole of it is not. */
+  readonly remark?: string
   /** Where the chosen school has the brake bite, in words of the pads. */
   readonly setting: string
   readonly contactTravelMm: number
@@ -54,8 +56,8 @@ const COMMON_ARMS = [
 
 const NO_LEVER: Readonly<Record<Exclude<LeverVerdict, 'fits'>, string>> = {
   bar: 'No common lever puts it right: choose a school that bites earlier, or look for a soft housing, a reach too short, or a brake with less linkage.',
-  weak: 'No common lever puts it right: look at pads, rim and load, or fit a brake with more linkage.',
-  'weak-wet': 'Fit pads made for this rim, and keep it and the pads clean; tell the rider what rain does.',
+  weak: 'No common lever puts it right: look at its friction and the load, or fit a brake with more linkage.',
+  'weak-wet': 'Keep clean what rubs, and tell the rider what rain does.',
 }
 
 /** Whether this lever belongs to this brake, computed for this wheel and this load rather than only named. */
@@ -73,9 +75,13 @@ export function leverMatch(family: Family, d: Dimensions, here: Here, matched: M
   })
   const remedy = other
     ? `Fit a ${other.title} lever, about ${other.armMm} mm from pivot to cable end: this brake works with it.`
-    : (model.value.noLever ?? NO_LEVER[verdict])
+    : (model.value.noLever?.[verdict] ?? NO_LEVER[verdict])
   return ok({ ...match.value, remedy })
 }
+
+/** The stop (g) at which the lever still stands its margin from the bar: travel after contact grows with the pull. */
+const reachedG = (wantedG: number, fromContactMm: number, reserveMm: number): number =>
+  (wantedG * (fromContactMm - RESERVE_MARGIN_MM)) / (fromContactMm - reserveMm)
 
 function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: MatchedFor): Outcome<LeverMatch> {
   const of = (id: string) => d[id] as number
@@ -87,15 +93,19 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
     leverFingerArmMm: of('leverFingerArmMm'),
   }
   const setting = model.setting(matched.schools)
-  const travel = leverTravel.work({
-    ...lever,
-    cablePullMm: setting.cableMm,
-    freePlayMm: model.throw.freePlayMm,
-    leverReachMm: of('leverReachMm'),
-    cableForceN: model.throw.stopTensionN ?? model.throw.squeezeTensionN,
-    stiffnessNPerMm: model.throw.stiffnessNPerMm,
-  })
+  const travelAt = (cableForceN: number) =>
+    leverTravel.work({
+      ...lever,
+      cablePullMm: setting.cableMm,
+      freePlayMm: model.throw.freePlayMm,
+      leverReachMm: of('leverReachMm'),
+      cableForceN,
+      stiffnessNPerMm: model.throw.stiffnessNPerMm,
+    })
+  const travel = travelAt(model.throw.squeezeTensionN)
   if (!travel.ok) return travel
+  const atStop = model.throw.stopTensionN === undefined ? undefined : travelAt(model.throw.stopTensionN)
+  if (atStop && !atStop.ok) return atStop
   const skid = rearSkid.work({
     wheelbaseMm: of('wheelbaseMm'),
     cgHeightMm: of('cgHeightMm'),
@@ -130,6 +140,11 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
         : wetHandForceN > MOST_HAND_N
           ? 'weak-wet'
           : 'fits'
+  const stopReserveMm = atStop?.value.outputs.reserveMm
+  const remark =
+    stopReserveMm !== undefined && stopReserveMm <= RESERVE_MARGIN_MM
+      ? `the lever is near the bar at ${reachedG(decelerationG, of('leverReachMm') - contactTravelMm, stopReserveMm).toFixed(2)} g, ${decelerationG.toFixed(2)} g wanted: say so to whoever rides it with load`
+      : undefined
   const together = asked < 1 ? 'Heavy: both brakes are judged together, half of the stop each. ' : ''
   const stopped =
     asked < 1
@@ -140,13 +155,14 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
   const says: Readonly<Record<LeverVerdict, string>> = {
     fits: `Lever and brake belong together.${handForceN > ONE_FINGER_N ? ' Too much for one finger: place the lever for two.' : ''}`,
     weak: `Firm but weak: ${n(handForceN)} at the finger for ${stopped}. At most ${n(MOST_HAND_N)}.`,
-    'weak-wet': `Well dry, but weak in the wet: ${n(wetHandForceN)} at the finger for ${wetDecelerationG.toFixed(1)} g on this rim. At most ${n(MOST_HAND_N)}.`,
+    'weak-wet': `Well dry, but weak in the wet: ${n(wetHandForceN)} at the finger for ${wetDecelerationG.toFixed(1)} g. At most ${n(MOST_HAND_N)}.`,
     bar: `The lever comes to the bar: ${Math.max(0, Math.round(reserveMm))} mm to the bar at the squeeze this stop needs, more than ${RESERVE_MARGIN_MM} mm wanted.`,
   }
   return ok({
     verdict,
     say: `${together}${says[verdict]}`,
     remedy: '',
+    ...(remark && { remark }),
     setting: setting.words,
     contactTravelMm,
     contactShare,
@@ -157,6 +173,6 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
     decelerationG,
     wetHandForceN,
     wetDecelerationG,
-    worked: [friction.value, travel.value, skid.value, force.value, wet.value],
+    worked: [friction.value, travel.value, ...(atStop ? [atStop.value] : []), skid.value, force.value, wet.value],
   })
 }

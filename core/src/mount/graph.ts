@@ -31,9 +31,11 @@ export const BOLT_GRAPH: Graph = {
   'reading:boltThreaded': ['swap:brake'],
   'reading:caliperDepth': ['swap:brake'],
   'plan:mount': ['swap:brake', ...MEASURED_HOLE],
+  'reading:partsThere': ['plan:mount'],
   'confirm:mount-drilled': ['plan:mount'],
   'confirm:mount-fitted': ['plan:mount', 'confirm:mount-drilled', 'swap:brake'],
   'confirm:mount-tight': ['confirm:mount-fitted', ...MOUNT_LOOSE],
+  'confirm:pivot-play': ['swap:brake'],
 }
 
 /** What a boss mount stands on. */

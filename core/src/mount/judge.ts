@@ -26,6 +26,7 @@ export function judgeReach(at: OnStand): Verdict | undefined {
     ? { state: 'well', say }
     : {
         state: 'out',
+        stop: true,
         say,
         remedy: ranges
           ? `A brake with a reach of ${ranges} would (common ranges, from memory).`

@@ -1,3 +1,4 @@
+import { PARTS_THERE } from '../bench/parts-there.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../brake/reading.ts'
 
 const length = lengths(0.1)
@@ -173,6 +174,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
 ]
 
 export const BOLT_SEEN: readonly SeenSpec[] = [
+  PARTS_THERE,
   {
     id: 'caliperSits',
     title: 'caliper over the wheel',

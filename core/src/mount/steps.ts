@@ -1,5 +1,6 @@
+import { partsThere } from '../bench/parts-there.ts'
 import type { Looked } from '../brake/on-stand.ts'
-import { fitting, type StepSpec, wholeSheet } from '../brake/step.ts'
+import { fitting, type StepSpec, wholeOr, wholeSheet } from '../brake/step.ts'
 import { type MountBolt, mountTorque } from './bolt.ts'
 import { judgeReach } from './judge.ts'
 import { MOUNT_LENGTHS, MOUNT_LOOKED } from './measured.ts'
@@ -43,6 +44,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
     why: 'The arms lean in or out with it, and their leverage with them.',
     tools: ['caliper'],
     cautions: [],
+    maySkip: 'the arms’ leverage is taken from the book',
     done: { kind: 'measured', readings: ['bossSpacing'] },
     when: fitting,
   },
@@ -75,13 +77,14 @@ export const BOSS_STEPS: readonly StepSpec[] = [
     why: 'From memory; the maker’s figure comes first. Over-tightened, the bolt swells the boss and the arm binds.',
     tools: ['5 mm hex key', 'torque wrench', 'medium threadlocker'],
     cautions: ['maker'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Both tight',
       ill: 'One will not tighten',
       remedy:
         'A stripped boss goes to a frame builder; a bolt too long or too short is changed for one of the right length.',
+      stop: true,
     },
     when: fitting,
   },
@@ -99,8 +102,9 @@ export const BOSS_STEPS: readonly StepSpec[] = [
       ill: 'One binds or rocks',
       remedy:
         'Binds: ease the bolt, clean and grease the boss, a little oil under its head. Rocks: the bush is worn, replace the arm.',
+      stop: true,
     },
-    when: wholeSheet,
+    when: wholeOr('confirm:mount-loosened'),
   },
 ]
 
@@ -116,6 +120,26 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     done: { kind: 'in-window', readings: ['caliperSits'] },
     loosens: 'mount-loosened',
     when: (here) => !fitting(here),
+  },
+  {
+    id: 'pivot-play',
+    station: 'mount',
+    shorthand: 'pivot',
+    title: 'arms without play at their pivots',
+    say: 'Rock each arm on its pivot: no play, and it turns freely.',
+    more: 'The adjusting nut until the play is just gone; then its lock nut, held against it.',
+    why: 'An arm that rocks judders and squeals; one that binds stays on the rim.',
+    tools: ['two thin spanners'],
+    cautions: ['maker'],
+    done: {
+      kind: 'confirmed',
+      well: 'No play, free',
+      ill: 'One rocks or binds',
+      remedy:
+        'Loosen the lock nut, turn the adjusting nut until the arm is just free without play, and lock it again. A worn bush is replaced with its arm.',
+      stop: true,
+    },
+    when: wholeSheet,
   },
   REACH,
   {
@@ -150,6 +174,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     why: 'What may be drilled, and what would remain, hangs on it.',
     tools: ['hooked probe'],
     cautions: [],
+    maySkip: 'the ways of mounting are not worked out',
     done: { kind: 'measured', readings: ['mountWall'] },
     when: (here) => fitting(here) && here.seen('mountBody') === 'hollow',
   },
@@ -161,6 +186,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     why: 'From these the ways of mounting are worked out, and drawn.',
     tools: ['vernier caliper', 'rule', 'radius card'],
     cautions: [],
+    maySkip: 'the ways of mounting are not worked out',
     done: {
       kind: 'measured',
       readings: MOUNT_LENGTHS,
@@ -175,9 +201,11 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     say: 'Choose a way of mounting.',
     why: 'Each way is worked out from what was measured and what the drawer holds; a frame that is drilled cannot be undrilled.',
     cautions: ['bolt-length'],
+    maySkip: 'its way of mounting is not worked out, nor its thread',
     done: { kind: 'planned', plan: 'mount' },
     when: fitting,
   },
+  partsThere('mount-parts', (here) => fitting(here) && here.way('mount') !== undefined),
   {
     id: 'mount-drilled',
     station: 'mount',
@@ -221,7 +249,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
         'Take it apart: the nut bottoms or holds too little. Measure the bolt and the stack again and choose another nut or way.',
       stop: true,
     },
-    when: (here) => fitting(here) && here.way('mount') !== undefined,
+    when: fitting,
   },
   {
     id: 'mount-tight',
@@ -233,13 +261,14 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     why: 'A brake that turns on its bolt is loose however the nut feels.',
     tools: ['5 mm hex key or 10 mm spanner', 'torque wrench'],
     cautions: ['maker'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Tight, does not twist',
       ill: 'Twists or will not tighten',
       remedy: 'It bottoms, shoulders or strips: take it out, and measure bolt, nut and washers again.',
+      stop: true,
     },
-    when: (here) => fitting(here) && here.way('mount') !== undefined,
+    when: fitting,
   },
 ]

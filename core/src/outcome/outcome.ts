@@ -1,6 +1,9 @@
-/** What went wrong, in words a mechanic understands: a stable code, the field at fault and one sentence. */
+import { kindOf, type RefusalKind } from './kinds.ts'
+
+/** What went wrong, in words a mechanic understands: a stable code, its kind, the field at fault and one sentence. */
 export interface Fault {
   readonly code: string
+  readonly kind?: RefusalKind
   readonly field: string
   readonly message: string
 }
@@ -12,7 +15,7 @@ export const ok = <T>(value: T): Outcome<T> => ({ ok: true, value })
 
 export const refuse = (code: string, field: string, message: string): Outcome<never> => ({
   ok: false,
-  error: { code, field, message },
+  error: { code, kind: kindOf(code), field, message },
 })
 
 /** The value of an outcome known to be good; throws the fault's sentence otherwise. For tests and constants only. */

@@ -135,7 +135,7 @@ export function judgePadWear(at: OnStand): Verdict | undefined {
     }
   if (sides.some((id) => placedIn(at.windows, id, least) !== 'in'))
     return { state: 'out', say: 'The pads are worn: replace both.' }
-  if (face.remedy) return { state: 'out', say: face.remedy }
+  if (face.remedy) return { state: 'out', say: face.remedy, ...(face.stop && { stop: true }) }
   const uneven = unevenWear(left, right)
   return { state: 'well', say: uneven ?? 'Pads sound and evenly worn.', ...(uneven && { remark: uneven }) }
 }

@@ -8,7 +8,7 @@ import { jobSheet } from '../sheet/job-sheet.ts'
 import { seededRandom } from '../simulate/random.ts'
 import { loggerLines, recorded, type Spoilt } from '../simulate/stop-run.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { HARDWARE, PREPARED, reading, refusal, SOUND, seen, written } from '../testing/stand.ts'
+import { HARDWARE, PREPARED, reading, refusal, SOUND, seen, turn, written } from '../testing/stand.ts'
 import { openJob, openStand } from '../workshop/open.ts'
 import { fitStop, stopsIn } from './fit.ts'
 import { limitsFor, rulesBeside } from './limits.ts'
@@ -62,15 +62,26 @@ describe('a run', () => {
     if (!checked.ok) expect(checked.error.message).toMatch(words)
   })
 
-  it('is never ridden while something stands against it, nor after the work before it was walked', () => {
-    expect(refusal([], run('before', 7))).toBeUndefined()
+  // Nobody rides hard before strap or caliper, wheel, inner, lever and the walk were looked at on this visit.
+  it('is never ridden before what a ride hangs on was looked at, nor while something stands against it', () => {
+    expect(refusal([], run('before', 7))).toMatchObject({
+      code: 'not-looked-at',
+      message: expect.stringMatching(/wheel seated.*and \d+ more/),
+    })
+    expect(refusal(SOUND, run('before', 7))).toBeUndefined()
     const split = [...PREPARED, seen('housingState', 'split')]
     expect(refusal(split, run('before', 7))).toMatchObject({
       code: 'not-to-be-ridden',
       message: expect.stringContaining('split'),
     })
-    expect(refusal([...split, seen('housingState', 'sound')], run('before', 7))).toBeUndefined()
-    expect(refusal(PREPARED, run('after', 6))).toMatchObject({ code: 'not-walked' })
+    expect(refusal([...split, seen('housingState', 'sound')], run('before', 7))).toMatchObject({
+      code: 'not-looked-at',
+    })
+    expect(refusal(PREPARED, run('after', 6))).toMatchObject({ code: 'not-looked-at' })
+    expect(refusal([...SOUND, turn('barrel', 0.5)], run('after', 6))).toMatchObject({
+      code: 'not-looked-at',
+      message: expect.stringContaining('walk test'),
+    })
     expect(refusal(SOUND, run('after', 6))).toBeUndefined()
     expect(refusal([...SOUND, seen('padFace', 'clean'), reading('reserve', 5)], run('after', 6))).toMatchObject({
       code: 'not-to-be-ridden',

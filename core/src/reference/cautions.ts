@@ -9,10 +9,10 @@ export const CAUTIONS = {
     id: 'maker',
     text: 'Brakes are safety parts. The maker’s instructions and local rules come first; if unsure, ask a qualified mechanic.',
   },
-  clean: { id: 'clean', text: 'No oil, grease or bare fingers on rim track or pads.' },
+  clean: { id: 'clean', text: 'No oil, grease or bare fingers on anything that rubs when it brakes.' },
   tension: {
     id: 'tension',
-    text: 'The anchor: never loosen it while springs pull on it; hold the arms, take up the slack by hand, then clamp.',
+    text: 'The anchor: never loosen it while springs pull on it; hold the brake by hand, take up the slack, then clamp.',
   },
   carbon: {
     id: 'carbon',
@@ -53,7 +53,7 @@ export const CAUTIONS = {
   },
   motor: {
     id: 'motor',
-    text: 'Assisted bicycles: battery out before a hand goes near rotor or motor axle. Under power, wheel lifted, stand to the side.',
+    text: 'Assisted bicycles: battery out before a hand goes near wheel or motor axle. Under power, wheel lifted, stand to the side.',
   },
   shoe: { id: 'shoe', text: 'A shoe with its closed end backward can throw its pad under braking.' },
   'turned-round': {

@@ -49,6 +49,12 @@ export const TORQUES = {
     nm: [4, 6],
     rule: 'medium threadlocker, never grease',
   },
+  'lock-ring': {
+    fastener: 'rotor’s lock ring',
+    thread: 'fine',
+    nm: [40, 40],
+    rule: 'a light film on its thread, no threadlocker; the figure stands on the ring',
+  },
   'anchor-disc': { fastener: 'anchor, disc arm', thread: 'M5 or M6', nm: [4, 6], rule: 'none on the inner' },
   'lever-clamp': {
     fastener: 'lever clamp, flat bar',

@@ -1,4 +1,4 @@
-import { isOff } from '../bench/fasteners.ts'
+import { isNotTight } from '../bench/fasteners.ts'
 import { type FastenerSpec, tickOf } from '../brake/fastener.ts'
 import type { Span } from '../brake/reading.ts'
 import type { Stand } from './stand.ts'
@@ -32,28 +32,30 @@ export function fastenersOf(stand: Stand): readonly FastenerStatus[] {
     return step && stepStatus(step, stand, SETTLED)
   }
   const all = stand.state.confirmed[ALL]
-  return stand.fasteners.map((spec): FastenerStatus => {
-    const tick = statusOf(tickOf(spec))
-    const whole = statusOf(ALL)
-    const by = tick ?? whole
-    const logged = stand.state.torques[spec.id]
-    const standing = logged?.status === 'current' ? logged : undefined
-    const maker = stand.makers[spec.id]
-    // The answer for all is taken back by one torque that is off; the others stand as they were answered.
-    const answered = !tick && all?.status === 'current' && all.value ? 'done' : (by?.state ?? 'open')
-    const state = standing && maker && isOff(standing.value, maker) ? 'out' : answered
-    const instrument = standing?.entry.kind === 'torque' ? standing.entry.instrument : undefined
-    const loosens = spec.loosenedBy.find((fact) => fact.endsWith('-loosened'))?.replace('confirm:', '')
-    return {
-      spec,
-      state,
-      ...(state === 'done' && { ticked: tick ? ('alone' as const) : ('with all' as const) }),
-      ...(tick?.cause && { cause: tick.cause }),
-      ...(standing && { torqueNm: standing.value }),
-      ...(instrument && { instrument }),
-      ...(maker && { maker }),
-      ...(tick && { step: tick.step.id }),
-      ...(loosens && { loosens }),
-    }
-  })
+  return stand.fasteners
+    .filter(({ stands }) => stands?.(stand) ?? true)
+    .map((spec): FastenerStatus => {
+      const tick = statusOf(tickOf(spec))
+      const whole = statusOf(ALL)
+      const by = tick ?? whole
+      const logged = stand.state.torques[spec.id]
+      const standing = logged?.status === 'current' ? logged : undefined
+      const maker = stand.makers[spec.id]
+      // The answer for all is taken back by one torque that is off; the others stand as they were answered.
+      const answered = !tick && all?.status === 'current' && all.value ? 'done' : (by?.state ?? 'open')
+      const state = standing && isNotTight(standing.value, spec, maker) ? 'out' : answered
+      const instrument = standing?.entry.kind === 'torque' ? standing.entry.instrument : undefined
+      const loosens = spec.loosenedBy.find((fact) => fact.endsWith('-loosened'))?.replace('confirm:', '')
+      return {
+        spec,
+        state,
+        ...(state === 'done' && { ticked: tick ? ('alone' as const) : ('with all' as const) }),
+        ...(tick?.cause && { cause: tick.cause }),
+        ...(standing && { torqueNm: standing.value }),
+        ...(instrument && { instrument }),
+        ...(maker && { maker }),
+        ...(tick && { step: tick.step.id }),
+        ...(loosens && { loosens }),
+      }
+    })
 }

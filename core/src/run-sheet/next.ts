@@ -81,7 +81,7 @@ export function nextAct(stand: Stand, advice: Advice): Act {
     case 'confirmed': {
       const ill = first.state === 'out' && {
         say: step.done.unless?.(stand)?.remedy ?? step.done.remedy,
-        stop: first.stop === true || step.mustBeDone === true,
+        stop: first.stop === true,
       }
       return { kind: 'confirm', step, ...again, ...(ill && { ill }) }
     }
@@ -118,7 +118,7 @@ function mendAct(stand: Stand, { step, stop }: StepStatus, readings: readonly st
     if (unsafe) return [`${upper(kit.title(id))}: ${unsafe.say}. Do not ride.`]
     return kit.option(id, value)?.remedy ?? []
   })
-  const measured = out.some((id) => typeof state.readings[id]?.value === 'number' && !isStop(stand, id))
+  const measured = out.some((id) => typeof state.readings[id]?.value === 'number')
   const said = [...says, ...(measured && step.whenOut ? [step.whenOut] : [])]
   return { kind: 'mend', step, readings: out, say: said.join(' '), stop: stop === true }
 }

@@ -3,7 +3,19 @@ import { describe, expect, it } from 'vitest'
 import { STATIONS } from '../brake/station.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { confirm, HARDWARE, KIT, measured, PREPARED, reading, seen, turn, WHEEL, written } from '../testing/stand.ts'
+import {
+  confirm,
+  HARDWARE,
+  KIT,
+  measured,
+  PREPARED,
+  reading,
+  SOUND,
+  seen,
+  turn,
+  WHEEL,
+  written,
+} from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
 import { runLine, stationInHand } from './line.ts'
 import { sheetOf } from './status.ts'
@@ -113,6 +125,7 @@ describe('what each change unsettles', () => {
         'gapLeft',
         'gapRight',
         'guideBoot',
+        'guidePipe',
         'innerAnchor',
         'innerHead',
         'reserve',
@@ -177,28 +190,22 @@ describe('the run line', () => {
     expect(runLine(fresh, fresh.advice).map((each) => each.id)).toEqual(STATIONS.map((each) => each.id))
   })
 
-  it('shows a wheel out of true, a skipped proof as settled, a released job as done', () => {
+  it('shows a wheel out of true, what was skipped as settled, a released job as done', () => {
     const marks = (bodies: readonly EntryBody[]) => {
       const at = job(bodies)
       return Object.fromEntries(runLine(at, at.advice).map((each) => [each.id, each.mark]))
     }
     expect(
       marks([
-        ...WHEEL.slice(0, 2),
+        ...WHEEL.slice(0, 3),
         reading('lateralRunout', 1.8),
         reading('radialRunout', 0.2),
         reading('wheelOffset', 0),
       ]).wheel,
     ).toBe('high')
-    const skips = ['reserve', 'spin'].map((step): EntryBody => ({ kind: 'skip', step, reason: 'parked' }))
-    const proven = [
-      confirm('hard-squeezes', 10),
-      ...measured(1, 1, 20),
-      confirm('wheel-fastened'),
-      confirm('walk-test'),
-    ]
-    const done = [...PREPARED, ...proven, ...skips]
-    expect(marks(done)).toMatchObject({ prove: 'in', release: 'unmeasured' })
+    const skip: EntryBody = { kind: 'skip', step: 'barrel-left', reason: 'counted last week' }
+    const done = [...SOUND.filter((body) => !(body.kind === 'reading' && body.reading === 'barrelOut')), skip]
+    expect(marks(done)).toMatchObject({ cable: 'in', prove: 'in', release: 'unmeasured' })
     expect(marks([...done, { kind: 'release', initials: '3' }])).toMatchObject({ release: 'in' })
   })
 

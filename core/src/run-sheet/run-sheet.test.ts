@@ -38,10 +38,11 @@ const PROVEN: readonly EntryBody[] = [
 
 describe('what is next', () => {
   it('goes through the stations in working order to release', () => {
-    expect(nextId()).toBe('wheel-seated')
-    expect(nextId(...PREPARED.slice(0, 1))).toBe('hub-play')
-    expect(nextId(...PREPARED.slice(0, 2))).toBe('wheel-true')
-    expect(nextId(...WHEEL.slice(0, 5))).toBe('rim-sound')
+    expect(nextId()).toBe('motor-asked')
+    expect(nextId(...PREPARED.slice(0, 1))).toBe('wheel-seated')
+    expect(nextId(...PREPARED.slice(0, 2))).toBe('hub-play')
+    expect(nextId(...PREPARED.slice(0, 3))).toBe('wheel-true')
+    expect(nextId(...WHEEL.slice(0, 6))).toBe('rim-sound')
     expect(nextId(...WHEEL)).toBe('lever-match')
     expect(nextId(...WHEEL, ...MATCHED)).toBe('untouched')
     expect(nextId(...PADS_SET)).toBe('pads-tight')
@@ -78,7 +79,10 @@ describe('what is next', () => {
   })
 
   it('never trims centring while the wheel is unconfirmed, nor bite before the pads are tight', () => {
-    expect(job(...measured(0.2, 2.4, 12)).next).toMatchObject({ kind: 'confirm', step: { id: 'wheel-seated' } })
+    expect(job(seen('motorAt', 'none'), ...measured(0.2, 2.4, 12)).next).toMatchObject({
+      kind: 'confirm',
+      step: { id: 'wheel-seated' },
+    })
     expect(job(...PADS_SET, ...measured(0.2, 2.4, 12)).next).toMatchObject({
       kind: 'confirm',
       step: { id: 'pads-tight' },
@@ -92,7 +96,7 @@ describe('what is next', () => {
     expect(job(...out, ...measured(0.2, 2.4, 12)).next).toMatchObject({
       kind: 'mend',
       readings: ['lateralRunout'],
-      say: expect.stringContaining('Seat the wheel again'),
+      say: expect.stringMatching(/Seat the wheel again|runout/),
     })
   })
 
@@ -103,11 +107,12 @@ describe('what is next', () => {
 
   it('a skipped step is settled, and confirming it later takes the skip back', () => {
     const before = [...PADS_SET, confirm('pads-tight')]
-    const skip: EntryBody = { kind: 'skip', step: 'cable-run', reason: 'done at the other bench' }
-    const skipped = job(...before, skip)
-    expect(skipped.next.step.id).toBe('cable-smooth')
-    expect(skipped.state.skipped['cable-run']).toBe('done at the other bench')
-    expect(job(...before, skip, confirm('cable-run')).state.skipped['cable-run']).toBeUndefined()
+    const counted = before.concat(confirm('cable-run'), seen('cableFeel', 'smooth'), seen('cableLined', 'lined'))
+    const skip: EntryBody = { kind: 'skip', step: 'barrel-left', reason: 'counted at the other bench' }
+    const skipped = job(...counted, skip)
+    expect(skipped.next.step.id).toBe('cable-clamped')
+    expect(skipped.state.skipped['barrel-left']).toBe('counted at the other bench')
+    expect(job(...counted, skip, reading('barrelOut', 2)).state.skipped['barrel-left']).toBeUndefined()
   })
 
   it('shows each station’s state on the run line', () => {

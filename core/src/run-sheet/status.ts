@@ -2,7 +2,7 @@ import { WORK } from '../bench/work.ts'
 import { LOOSENED } from '../brake/acts.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
-import type { Circumstances, Say, Step, StepSpec } from '../brake/step.ts'
+import { asksFor, type Circumstances, type Say, type Step, type StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import { showReading } from '../stand/describe.ts'
@@ -11,7 +11,11 @@ import { lower } from '../stand/words.ts'
 import { establishedAs, factsOf, staleGround, staleOf } from './facts.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
-import type { At, StepState, StepStatus } from './step-state.ts'
+import { type At, type Held, heldBy, type StepState, type StepStatus } from './step-state.ts'
+
+/** For whatever asks nothing of the advice; and for what must not be taken for settled by it. */
+export const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
+const UNSETTLED = { kind: 'no-setting', say: '' } as const
 
 const PARTS_OF_THE_RUN: readonly string[] = ['cable', 'housing', 'lever', 'brake']
 
@@ -66,18 +70,22 @@ export function wantedOf({ exempt, done }: StepSpec, { state }: Pick<Stand, 'sta
   if (!('readings' in done)) return []
   return done.readings.filter((id) => {
     const unless = exempt?.[id]
-    return !unless || state.readings[unless.reading]?.value !== unless.is
+    if (!unless) return true
+    const answer = state.readings[unless.reading]?.value
+    return 'is' in unless ? answer !== unless.is : answer === unless.isNot
   })
 }
 
-/** What is allowed and yet not what is wanted, said where it is measured. */
+/** What is allowed and yet not what is wanted, or well and yet something, said where it is measured or seen. */
 function between({ kit, state, windows }: Stand, readings: readonly string[]): string | undefined {
   const said = readings.flatMap((id) => {
     const value = state.readings[id]?.value
     const window = windows.of[id]
-    return typeof value === 'number' && window?.wanted && isBetween(window, value)
-      ? [`${kit.title(id)} allowed, but at most ${window.wanted.high} mm is wanted`]
-      : []
+    const remark = kit.option(id, value)?.remark
+    if (remark) return [remark]
+    if (typeof value !== 'number' || !window?.wanted || !isBetween(window, value)) return []
+    const { low, high } = window.wanted
+    return [`${kit.title(id)} allowed, but at ${value < low ? `least ${low}` : `most ${high}`} mm is wanted`]
   })
   return said.length > 0 ? said.join('; ') : undefined
 }
@@ -86,7 +94,7 @@ function readingsState(stand: Stand, step: Step, readings: readonly string[]): A
   const out = readings.filter((id) => isOut(stand, id))
   const stop = readings.some((id) => isStop(stand, id)) && ({ stop: true } as const)
   const missing = readings.some((id) => !stand.state.readings[id])
-  if (missing) return stop ? { state: 'out', ...stop } : { state: 'open' }
+  if (missing) return stop ? { state: 'out', ...stop } : { state: 'open', ...(out.length > 0 && { wrong: true }) }
   if (step.done.kind === 'in-window' && out.length > 0)
     return { state: 'out', cause: firstOut(stand, out) ?? lower(step.title), ...stop }
   if (step.done.kind === 'judged') {
@@ -94,7 +102,7 @@ function readingsState(stand: Stand, step: Step, readings: readonly string[]): A
     if (verdict?.state === 'out') return { state: 'out', cause: verdict.say, ...(verdict.stop ? { stop: true } : stop) }
     return { state: 'done', ...(verdict?.remark && { remark: verdict.remark }) }
   }
-  const remark = between(stand, readings)
+  const remark = between(stand, asksFor(step))
   return { state: 'done', ...(remark && { remark }) }
 }
 
@@ -129,12 +137,14 @@ const firstOut = (stand: Stand, ids: readonly string[]): string | undefined =>
   ids.map((id) => outWords(stand, id)).find(Boolean)
 
 function dialState(stand: Stand, advice: Advice): At {
-  if (advice.kind === 'in-window') return { state: 'done' }
   const { needed } = stand.model
-  if (needed.some((id) => !stand.state.readings[id])) return { state: 'open' }
+  const stop = needed.some((id) => isStop(stand, id)) && ({ stop: true } as const)
+  if (!stop && advice.kind === 'in-window') return { state: 'done' }
+  if (!stop && needed.some((id) => !stand.state.readings[id])) return { state: 'open' }
   const apart = derivedOut(stand)
   return {
     state: needed.some((id) => isOut(stand, id)) || apart || advice.kind !== 'turn' ? 'out' : 'recheck',
+    ...stop,
     cause: apart ?? firstOut(stand, needed) ?? (rubbing(stand) ? 'the wheel rubs' : 'the readings do not agree yet'),
   }
 }
@@ -166,19 +176,35 @@ function establishedState(stand: Stand, step: Step, advice: Advice): At {
 
 /** Released, every step was done or skipped; one without a trace came to the sheet later and does not stand on this one. */
 function releasedStatus(step: Step, stand: Stand): readonly StepStatus[] {
-  if (stand.state.skipped[step.id] !== undefined) return [{ step, state: 'skipped' }]
+  if (stand.state.skipped[step.id] !== undefined) {
+    const { state, cause } = establishedState(stand, step, step.done.kind === 'dialled-in' ? UNSETTLED : SETTLED)
+    return [{ step, state: 'skipped', ...(state === 'out' && cause && { cause }) }]
+  }
   const traced =
     step.done.kind === 'signed' || factsOf(step, stand.model.needed).some((fact) => establishedAs(stand, fact))
   return traced ? [{ step, state: 'done' }] : []
 }
 
-export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus {
+/** How a step stands by itself, and what it was judged by that must be looked at again. */
+function standing(step: Step, stand: Stand, advice: Advice): { readonly at: At; readonly stale: At | undefined } {
   const at = establishedState(stand, step, advice)
-  const stop = at.stop && ({ stop: true } as const)
-  if (stand.state.skipped[step.id] !== undefined && !at.stop && !step.mustBeDone) return { step, state: 'skipped' }
+  const isSet = step.done.kind === 'dialled-in' && at.state === 'done'
+  return { at, stale: at.state === 'open' || isSet ? undefined : staleOf(stand, factsOf(step, stand.model.needed)) }
+}
+
+/** What keeps a step from being skipped or left as things stand; undefined where it may be. */
+export function heldAt(step: Step, stand: Stand): Held | undefined {
+  const { at, stale } = standing(step, stand, step.done.kind === 'dialled-in' ? UNSETTLED : SETTLED)
+  return heldBy(step, at, stale !== undefined)
+}
+
+export function stepStatus(step: Step, stand: Stand, advice: Advice): StepStatus {
+  const { at, stale } = standing(step, stand, advice)
+  const passed = stand.state.skipped[step.id] !== undefined && !heldBy(step, at, stale !== undefined)
+  if (passed && (at.state !== 'done' || stale))
+    return { step, state: 'skipped', ...(at.cause && at.state === 'out' && { cause: at.cause }) }
   if (at.state === 'open') return { step, ...at }
-  const stale = staleOf(stand, factsOf(step, stand.model.needed))
-  if (stale && !(step.done.kind === 'dialled-in' && at.state === 'done')) return { step, ...stale, ...stop }
+  if (stale) return { step, ...stale, ...(at.stop && { stop: true as const }) }
   return { step, ...(at.state === 'done' ? (staleGround(stand, step) ?? at) : at) }
 }
 
@@ -198,20 +224,39 @@ export const stepsFor = (
       ...(more !== undefined && { more: saidHere(more, here) }),
     }))
 
+/** Whether something at a step says that it is not to be ridden: one answer or figure, or what several come to. */
+function stopsAt(stand: Stand, step: StepSpec): boolean {
+  const { done } = step
+  if (done.kind === 'confirmed')
+    return stand.state.confirmed[step.id]?.value === false
+      ? done.stop === true
+      : stand.state.confirmed[step.id] !== undefined && done.unless?.(stand)?.stop === true
+  if (asksFor(step).some((id) => isStop(stand, id))) return true
+  return (
+    done.kind === 'judged' &&
+    wantedOf(step, stand).every((id) => stand.state.readings[id]) &&
+    done.judge(stand)?.stop === true
+  )
+}
+
 /** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
-export function stepsOn(stand: Stand): readonly Step[] {
-  const unsafe = (step: StepSpec) => 'readings' in step.done && step.done.readings.some((id) => isStop(stand, id))
-  return stepsFor(stand.kit, circumstancesOf(stand), unsafe)
+export const stepsOn = (stand: Stand): readonly Step[] =>
+  stepsFor(stand.kit, circumstancesOf(stand), (step) => stopsAt(stand, step))
+
+/** What is undone by a later trial counts as done until hands go near once more. */
+function untilWork(sheet: readonly StepStatus[]): readonly StepStatus[] {
+  const isWaiting = ({ step, state }: StepStatus) => step.againForWork === true && state === 'recheck'
+  const isWork = ({ step, state }: StepStatus) =>
+    state === 'out' || (!settled(state) && step.station !== 'prove' && step.station !== 'release')
+  if (!sheet.some(isWaiting) || sheet.some((each) => !isWaiting(each) && isWork(each))) return sheet
+  return sheet.map((each) => (isWaiting(each) ? { step: each.step, state: 'done' } : each))
 }
 
 export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
   const steps = stepsOn(stand)
   return stand.state.released
     ? steps.flatMap((step) => releasedStatus(step, stand))
-    : steps.map((step) => stepStatus(step, stand, advice))
+    : untilWork(steps.map((step) => stepStatus(step, stand, advice)))
 }
-
-/** For whatever asks nothing of the advice. */
-export const SETTLED = { kind: 'in-window', chanceNow: 1 } as const
 
 export const settled = (state: StepState) => state === 'done' || state === 'skipped'

@@ -50,7 +50,8 @@ describe('not to be ridden, whatever reason is typed', () => {
     ['split housing', [seen('housingState', 'split')], 'cable-match', /split/],
     ['rusty housing', [seen('housingState', 'rusty')], 'cable-match', /rusty/],
     ['a plain bolt in the anchor', [seen('anchorBolt', 'plain')], 'own-hardware', /plain bolt/],
-    ['no boot on the guide pipe', [seen('guideBoot', 'missing')], 'guide-boot', /missing/],
+    ['a guide pipe out of its slot', [seen('guidePipe', 'out')], 'guide-boot', /out of its slot/],
+    ['a worn slot', [seen('guidePipe', 'worn')], 'guide-boot', /worn slot/],
     ['a cable that slipped', [not(confirm('hard-squeezes', 10))], 'hard-squeezes', /slipped/],
     ['loose bolts', [not(confirm('untouched'))], 'untouched', /something is not/],
     ['judder', [not(confirm('walk-test'))], 'walk-test', /judder/],
@@ -108,15 +109,14 @@ describe('not to be ridden, whatever reason is typed', () => {
 
 describe('not well is the second answer of every confirmation', () => {
   it('says what is then done, and is put right by the first answer', () => {
-    const at = job([confirm('wheel-seated'), not(confirm('hub-play'))])
+    const seated = [seen('motorAt', 'none'), confirm('wheel-seated')]
+    const at = job([...seated, not(confirm('hub-play'))])
     expect(at.next).toMatchObject({
       kind: 'confirm',
       step: { id: 'hub-play' },
-      ill: { say: expect.stringContaining('bearings'), stop: false },
+      ill: { say: expect.stringContaining('bearings'), stop: true },
     })
-    expect(job([confirm('wheel-seated'), not(confirm('hub-play')), confirm('hub-play')]).next.step.id).toBe(
-      'wheel-true',
-    )
+    expect(job([...seated, not(confirm('hub-play')), confirm('hub-play')]).next.step.id).toBe('wheel-true')
   })
 
   it('comes before what it shook: what gave way is found before anything is measured again', () => {
@@ -126,9 +126,10 @@ describe('not well is the second answer of every confirmation', () => {
   })
 
   it('merely unwanted it may be skipped; not to be ridden it may not', () => {
-    expect(refused([not(confirm('hub-play'))], skip('hub-play'))).toBeUndefined()
+    expect(refused([not(confirm('hub-play'))], skip('hub-play'))).toMatchObject({ code: 'not-skipped' })
     expect(refused([not(confirm('wheel-seated'))], skip('wheel-seated'))).toMatchObject({ code: 'not-skipped' })
-    expect(refused([...SOUND, not(confirm('arms-free'))], skip('arms-free'))).toBeUndefined()
+    expect(refused([...SOUND, not(confirm('arms-free'))], skip('arms-free'))).toMatchObject({ code: 'not-skipped' })
+    expect(refused([...SOUND, reading('toeLeft', 1.4)], skip('pads-toe'))).toBeUndefined()
   })
 
   it('a confirmation without it is well, as every one written before it was', () => {
@@ -206,7 +207,13 @@ describe('order on the bench', () => {
 
   it('a caliper knocked askew is turned on its bolt before its screw', () => {
     const caliper: Hardware = { family: 'dual-pivot', end: 'front', dimensions: {} }
-    const log = [confirm('wheel-seated'), seen('work', 'rub'), confirm('hub-play')]
+    const log = [
+      seen('motorAt', 'none'),
+      confirm('wheel-seated'),
+      seen('work', 'rub'),
+      confirm('hub-play'),
+      confirm('looked-over'),
+    ]
     const wheel = [reading('lateralRunout', 0.3), reading('radialRunout', 0.3), reading('wheelOffset', 0)]
     const at = job([...log, ...wheel, confirm('untouched'), seen('caliperSits', 'askew')], caliper)
     expect(at.next).toMatchObject({

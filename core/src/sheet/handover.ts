@@ -1,6 +1,7 @@
 import { CAUTIONS } from '../reference/cautions.ts'
-import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
+import { findingsOf, sayFindings, sayPassed } from '../run-sheet/findings.ts'
 import type { Job } from '../run-sheet/job.ts'
+import { sheetOf } from '../run-sheet/status.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 
 /** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
@@ -11,6 +12,8 @@ export interface Handover {
   readonly unfit: readonly string[]
   readonly parts: readonly { readonly title: string; readonly lines: readonly string[] }[]
   readonly cautions: readonly string[]
+  /** What stands over the cautions. */
+  readonly cautionsAre: string
 }
 
 /** Common practice, no source. */
@@ -26,11 +29,13 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
   const { family, hardware, here, state, advice } = job
   const { released, closed } = state
   const hand = HANDS[here.traits.frontHand ?? '']
-  const skipped = job.kit.steps.flatMap(({ id, title }) => {
-    const why = state.skipped[id]
-    return why === undefined ? [] : [`${title}: ${why}`]
+  const skipped = sheetOf(job, advice).flatMap((status) => {
+    const why = state.skipped[status.step.id]
+    return why === undefined || status.state !== 'skipped' ? [] : [sayPassed(status, why)]
   })
+  const leftOpen = { title: 'Left open', lines: skipped }
   return {
+    cautionsAre: released ? 'Before the first ride' : 'Not to be ridden',
     heading: `${subject.bicycle} · ${hardware.end} brake · job ${subject.jobNumber}`,
     result: released
       ? `Released by ${released.initials}, ${sayWhen(released.at)}`
@@ -38,24 +43,28 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
         ? `Not to be ridden: ${closed.why}`
         : 'Not released: do not ride.',
     unfit: sayFindings(findingsOf(job, advice)),
-    parts: [
-      {
-        title: 'Which lever',
-        lines: hand ? [`${hand} works the front brake on this bicycle. A local rule comes first.`] : [],
-      },
-      { title: 'The brake', lines: family.opens ? [family.opens] : [] },
-      { title: 'The wheel', lines: WHEEL_CLOSED },
-      ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
-      { title: 'Left open', lines: skipped },
-      {
-        title: 'The next look',
-        lines: [
-          released?.lookAgain
-            ? `By ${sayDay(released.lookAgain)}; sooner where the lever comes nearer the bar, it squeals, rubs or pulls unevenly.`
-            : 'Where the lever comes nearer the bar, it squeals, rubs or pulls unevenly: before the next ride.',
-        ],
-      },
-    ].filter(({ lines }) => lines.length > 0),
-    cautions: [CAUTIONS.walking.text, CAUTIONS.maker.text],
+    // A bicycle that is not to be ridden is handed over without a word of riding it.
+    parts: (released
+      ? [
+          {
+            title: 'Which lever',
+            lines: hand ? [`${hand} works the front brake on this bicycle. A local rule comes first.`] : [],
+          },
+          { title: 'The brake', lines: family.opens ? [family.opens] : [] },
+          { title: 'The wheel', lines: family.wheelCloses ?? WHEEL_CLOSED },
+          ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
+          leftOpen,
+          {
+            title: 'The next look',
+            lines: [
+              released?.lookAgain
+                ? `By ${sayDay(released.lookAgain)}; sooner where the lever comes nearer the bar, it squeals, rubs or pulls unevenly.`
+                : 'Where the lever comes nearer the bar, it squeals, rubs or pulls unevenly: before the next ride.',
+            ],
+          },
+        ]
+      : [leftOpen]
+    ).filter(({ lines }) => lines.length > 0),
+    cautions: [...(released ? [CAUTIONS.walking.text] : []), CAUTIONS.maker.text],
   }
 }

@@ -12,7 +12,7 @@ import { formatQuantity, type LengthUnit, shownUnit } from '../quantity/quantity
 import { readIn } from '../quantity/read-in.ts'
 import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import { type FastenerStatus, fastenersOf } from '../run-sheet/fasteners.ts'
-import { findingsOf, sayFindings } from '../run-sheet/findings.ts'
+import { findingsOf, sayFindings, sayPassed } from '../run-sheet/findings.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
@@ -201,9 +201,10 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const read = (text: string) => readIn(text, length)
   const readings = allReadings(job, length)
   const noted = readings.filter(({ mark }) => mark === 'noted')
-  const remarks = steps.flatMap(({ step, state: at, cause, remark }) => {
+  const remarks = steps.flatMap((status) => {
+    const { step, state: at, cause, remark } = status
     const why = state.skipped[step.id]
-    if (at === 'skipped' && why !== undefined) return [`${upper(step.title)}, skipped: ${why}`]
+    if (at === 'skipped' && why !== undefined) return [sayPassed(status, why)]
     const said = at === 'done' ? remark : cause
     return said && at !== 'open' ? [`${upper(step.title)}: ${said}`] : []
   })
@@ -232,7 +233,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     steps: steps.map(({ step, state: at, cause, remark }) => ({
       title: step.title,
       state: at,
-      remark: state.skipped[step.id] ?? read(cause ?? remark ?? ''),
+      remark: read([cause ?? remark, state.skipped[step.id]].filter(Boolean).join('; ')),
     })),
     log: state.line.map(({ entry, struckBy }) => ({
       at: entry.at,

@@ -5,12 +5,20 @@ const OURS: Source = { kind: 'our-choice', title: 'What swings clear of a body t
 /** What must be clear of the body, and how much of a pad lies on the track, mm. Our choice. */
 export const CLEAR_MM = 0.8
 export const COVER_MM = 10
+/** Less than this of a pad on the track is hardly a brake, mm. Our choice. */
+const LEAST_COVER_MM = 5
 export const HUNG_MM = 0.5
+/** Nearer to the body, or as far past the track as this, nobody rides, mm. Our choice. */
+const NEAREST_MM = 0.3
+const MOST_HUNG_MM = 2
 
 export const CLEAR_LIMIT = {
   low: CLEAR_MM,
   high: 15,
-  unsafe: { atMost: 0, say: 'the rotor touches the caliper’s body' },
+  unsafe: {
+    below: NEAREST_MM,
+    say: `nearer than ${NEAREST_MM} mm to the caliper’s body: it grinds it when it grows warm`,
+  },
   text: `The rotor must clear the caliper’s body top and bottom: at least ${CLEAR_MM} mm (our choice).`,
   source: OURS,
 } as const
@@ -18,6 +26,7 @@ export const CLEAR_LIMIT = {
 export const COVER_LIMIT = {
   low: COVER_MM,
   high: 40,
+  unsafe: { below: LEAST_COVER_MM, say: `less than ${LEAST_COVER_MM} mm of the pad lie on the track` },
   text: `The whole of the pad lies on the track: at least ${COVER_MM} mm (our choice).`,
   source: OURS,
 } as const
@@ -25,6 +34,7 @@ export const COVER_LIMIT = {
 export const HUNG_LIMIT = {
   low: 0,
   high: HUNG_MM,
+  unsafe: { atLeast: MOST_HUNG_MM, say: `${MOST_HUNG_MM} mm or more of the pad hang past the track` },
   text: `A pad that hangs past the track wears a lip: at most ${HUNG_MM} mm (our choice).`,
   source: OURS,
 } as const

@@ -1,3 +1,4 @@
+import { PARTS_THERE } from '../bench/parts-there.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../brake/reading.ts'
 
 const rule = lengths(0.3)
@@ -87,6 +88,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
 ]
 
 export const STACK_SEEN: readonly SeenSpec[] = [
+  PARTS_THERE,
   {
     id: 'frameMetal',
     title: 'thread of the mount is in',

@@ -1,3 +1,4 @@
+import { partsThere } from '../bench/parts-there.ts'
 import type { Graph } from '../brake/graph.ts'
 import type { Looked } from '../brake/on-stand.ts'
 import type { Circumstances, StepSpec } from '../brake/step.ts'
@@ -43,6 +44,7 @@ export const STACK_NOTED: StepSpec = {
   id: 'stack-noted',
   station: 'wheel',
   before: 'wheel-seated',
+  maySkip: 'bracket and spacers are not worked out',
   done: { kind: 'measured', readings: STANDS_NOW.filter((id) => id !== 'trackDeep') },
   when: isAnotherSize,
 }
@@ -53,6 +55,7 @@ export const STACK_STEPS: readonly StepSpec[] = [
     ...NOW,
     id: 'stack-now',
     station: 'mount',
+    maySkip: 'bracket and spacers are not worked out',
     done: { kind: 'measured', readings: STANDS_NOW },
     when: (here) => !isAnotherSize(here) && planned(here),
   },
@@ -64,6 +67,7 @@ export const STACK_STEPS: readonly StepSpec[] = [
     why: 'A bolt length that held on the old stack may hold by two turns on the new one, or bottom.',
     tools: ['caliper', 'depth rod'],
     cautions: ['bolt-length'],
+    maySkip: 'how the bolts hold is not worked out',
     done: { kind: 'measured', readings: BOLTED, optional: ['bracketThread'] },
     when: planned,
   },
@@ -74,20 +78,21 @@ export const STACK_STEPS: readonly StepSpec[] = [
     say: 'Choose bracket and spacers that put the pads on the track.',
     why: 'The body must clear the rotor top and bottom, the pads cover the track, the bolts hold by enough thread.',
     cautions: ['bolt-length'],
+    maySkip: 'bracket and spacers are fitted without being worked out',
     done: { kind: 'planned', plan: 'stack' },
     when: planned,
   },
+  partsThere('stack-parts', chosen),
   {
     id: 'stack-fitted',
     station: 'mount',
     shorthand: 'stacked',
     title: 'bracket and spacers fitted',
-    say: 'Fit them as chosen, both ears alike; start every bolt by fingers.',
+    say: 'Fit bracket and spacers, both ears alike; start every bolt by fingers, its turns counted.',
     more: 'Fresh medium threadlocker. Big side of the bracket as found, unless its maker says otherwise; caliper bolts loose until it is set.',
-    why: 'A spacer short under one ear sets the body askew to the rotor.',
+    why: 'A spacer short under one ear sets the body askew to the rotor; a bolt that takes few turns does not hold.',
     tools: ['5 mm hex key', 'medium threadlocker'],
     cautions: ['bolt-length'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'Fitted',
@@ -95,7 +100,7 @@ export const STACK_STEPS: readonly StepSpec[] = [
       remedy: 'It bottoms or holds too little: take it out, measure it and its thread again, and choose anew.',
       stop: true,
     },
-    when: chosen,
+    when: (here) => chosen(here) || isAnotherSize(here),
   },
 ]
 
@@ -111,7 +116,6 @@ export const BRACKET_TIGHT: StepSpec = {
   why: 'A bracket carries the whole brake.',
   tools: ['torque wrench'],
   cautions: ['maker'],
-  mustBeDone: true,
   done: {
     kind: 'confirmed',
     well: 'Tight',
@@ -127,6 +131,7 @@ export const STACK_GRAPH: Graph = {
   'plan:stack': [...STANDS_NOW, ...BOLTED, 'bracketThread', 'rotorWide', 'trackNew', 'stackRotor'].map(
     (id) => `reading:${id}` as const,
   ),
+  'reading:partsThere': ['plan:stack'],
   'confirm:stack-fitted': ['plan:stack'],
   'confirm:bracket-tight': ['plan:stack', 'confirm:stack-fitted'],
 }

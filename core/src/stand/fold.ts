@@ -93,6 +93,9 @@ interface Draft {
   ending: Ending | undefined
 }
 
+/** The step of the whole dial-in: what the model needs measured is asked for there. */
+const DIAL_IN = 'dial-in'
+
 /** One standing entry more. `late`: somebody else’s turn that its author had not seen. */
 function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Entry | undefined): void {
   const fact = factOf(entry)
@@ -105,6 +108,9 @@ function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Ent
         draft.earlier[entry.reading] ??= []
         draft.earlier[entry.reading]?.push(before.value)
       }
+      // What was passed over before this was found is not passed over with it.
+      for (const step of kit.askedBy(entry.reading)) delete draft.skipped[step]
+      if (model.needed.includes(entry.reading)) delete draft.skipped[DIAL_IN]
       draft.readings[entry.reading] = late
         ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
         : { value: entry.value, entry, status: 'current' }

@@ -155,8 +155,10 @@ function readWord(word: string, args: readonly string[], { kit, model, length }:
 /** What is seen, by the answer or by its first letters where no other begins with them. */
 function readSeen({ id, title, shorthand, options }: SeenSpec, text: string): Outcome<EntryBody> {
   const typed = text.toLowerCase()
-  const matches = options.filter((each) => each.id === typed || (typed !== '' && each.id.startsWith(typed)))
-  const exact = matches.find((each) => each.id === typed) ?? (matches.length === 1 ? matches[0] : undefined)
+  const begun = options.filter((each) => typed !== '' && each.id.startsWith(typed))
+  const exact =
+    options.find((each) => each.id === typed || each.also?.includes(typed)) ??
+    (begun.length === 1 ? begun[0] : undefined)
   return exact
     ? ok({ kind: 'reading', reading: id, value: exact.id, unit: '' })
     : refuse(
@@ -201,7 +203,7 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
   if (word === 'swap') {
     const [part = '', ...to] = args
     return part === ''
-      ? refuse('missing', 'swap', 'Swap what? Accepted: cable, pads, housing, lever, wheel, brake, rotor.')
+      ? refuse('missing', 'swap', `Swap what? Accepted: ${kit.parts.join(', ')}.`)
       : ok({ kind: 'swap', part, to: to.join(' ') || 'new' })
   }
   if (word === 'stop') return readRun(args, length)

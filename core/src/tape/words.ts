@@ -52,7 +52,7 @@ const stepWords = ({ steps }: Kit): readonly Word[] =>
     shorthand ? [{ word: shorthand, means: title, form: `${shorthand} ok | no` }] : [],
   )
 
-const otherWords = ({ schools, loosenable, family: { fasteners } }: Kit): readonly Word[] => [
+const otherWords = ({ schools, loosenable, parts, family: { fasteners } }: Kit): readonly Word[] => [
   { word: 'sq', means: 'squeezed', form: 'sq 10' },
   {
     word: 'school',
@@ -61,7 +61,7 @@ const otherWords = ({ schools, loosenable, family: { fasteners } }: Kit): readon
       .flatMap(({ options }) => options.map(({ id, amount }) => (amount?.unit === 'mm' ? `${id} ${amount.usual}` : id)))
       .join(' | ')}`,
   },
-  { word: 'swap', means: 'part replaced', form: 'swap cable | swap pads | swap wheel | …' },
+  { word: 'swap', means: 'part replaced', form: parts.map((part) => `swap ${part}`).join(' | ') },
   { word: 'loose', means: 'loosened', form: `loose ${Object.keys(loosenable).join(' | ')}` },
   { word: 'torque', means: 'fastener tightened', form: 'torque anchor 6' },
   {

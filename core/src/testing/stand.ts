@@ -26,7 +26,7 @@ export const written = (...bodies: readonly EntryBody[]): readonly Entry[] =>
   bodies.map((body, index) => ({
     ...body,
     id: `entry-${index + 1}`,
-    at: `2026-03-01T09:${String(index).padStart(2, '0')}:00Z`,
+    at: new Date(Date.UTC(2026, 2, 1, 9, index)).toISOString().replace('.000', ''),
     by: '1',
     seq: index + 1,
   }))
@@ -56,6 +56,7 @@ export const turn = (adjuster: string, amount: number): EntryBody => ({
 
 /** Wheel seated and sound. */
 export const WHEEL: readonly EntryBody[] = [
+  seen('motorAt', 'none'),
   confirm('wheel-seated'),
   confirm('hub-play'),
   reading('lateralRunout', 0.4),
@@ -65,6 +66,7 @@ export const WHEEL: readonly EntryBody[] = [
   reading('rimWall', 1.4),
   seen('wearLine', 'none'),
   seen('trackStep', 'smooth'),
+  seen('trackFace', 'clean'),
 ]
 
 /** Parts that belong together. */
@@ -80,6 +82,7 @@ export const MATCHED: readonly EntryBody[] = [
   seen('innerAnchor', 'whole'),
   seen('innerHead', 'whole'),
   seen('anchorBolt', 'own'),
+  seen('guidePipe', 'hooked'),
   seen('guideBoot', 'there'),
   seen('padCompound', 'alloy'),
 ]

@@ -18,7 +18,7 @@ import { tagRoutes } from '../tags/tags.ts'
 import type { Workers } from '../workers/workers.ts'
 import type { Door } from './door.ts'
 import { doorRoutes } from './door-routes.ts'
-import { HttpFault, notFound } from './fault.ts'
+import { HttpFault, notFound, withKind } from './fault.ts'
 import { guard } from './guard.ts'
 import { headers, page } from './headers.ts'
 import { VERSION } from './version.ts'
@@ -58,7 +58,7 @@ const onError: ErrorRequestHandler = (error, request, response, next) => {
   // Whoever asked is gone, as when the workshop is closed while a sheet is printed.
   if (response.destroyed || request.socket.destroyed) return
   if (response.headersSent) return next(error)
-  if (error instanceof HttpFault) return void response.status(error.status).json({ error: error.fault })
+  if (error instanceof HttpFault) return void response.status(error.status).json({ error: withKind(error.fault) })
   const trouble = troubleOf(error)
   const fault = trouble ? new HttpFault(503, { ...trouble, field: 'OVERHAUL_DATA' }) : clientFault(error)
   if (fault) return void response.status(fault.status).json({ error: fault.fault })

@@ -1,3 +1,4 @@
+import { kindOf } from '@overhaul/core/outcome/kinds'
 import type { Fault, Outcome } from '@overhaul/core/outcome/outcome'
 
 /** A fault on its way to the client, with the status it travels under. */
@@ -13,29 +14,13 @@ export class HttpFault extends Error {
 export const notFound = (code: string, field: string, message: string): HttpFault =>
   new HttpFault(404, { code, field, message })
 
-/** A refusal that comes from the state of things rather than from the request itself. */
-const CONFLICTS = new Set([
-  'job-released',
-  'not-ready',
-  'already-struck',
-  'id-taken',
-  'brake-exists',
-  'past-its-end',
-  'job-open',
-  'not-there',
-  'not-taken',
-  'code-taken',
-  'not-skipped',
-  'not-on-sheet',
-  'way-closed',
-  'caution-unread',
-  'not-measured',
-  'log-behind',
-])
+/** The status a kind of refusal travels under. */
+const STATUS = { wrong: 400, missing: 404, conflict: 409 } as const
 
-const MISSING = new Set(['no-such-part', 'no-such-job', 'unknown-job'])
+/** A fault as it goes out: its kind said, whoever made it. */
+export const withKind = (fault: Fault): Fault => ({ ...fault, kind: fault.kind ?? kindOf(fault.code) })
 
-export const statusOf = ({ code }: Fault): number => (MISSING.has(code) ? 404 : CONFLICTS.has(code) ? 409 : 400)
+export const statusOf = ({ code, kind }: Fault): number => STATUS[kind ?? kindOf(code)]
 
 /** The value of an outcome, or its fault thrown to the error handler. */
 export function orThrow<T>(outcome: Outcome<T>): T {

@@ -4,6 +4,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { type Stand, standAfter } from '@overhaul/core/run-sheet/stand'
 import { type Told, tellNext } from '@overhaul/core/run-sheet/told'
+import { sayEnds } from '@overhaul/core/sheet/tag'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Ending } from '@overhaul/core/stand/fold'
 import type { Hardware } from '@overhaul/core/stand/hardware'
@@ -13,6 +14,7 @@ import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
+import { endsOf } from '../tags/ends.ts'
 import { judge, type Verdict } from './judge.ts'
 import { lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
 import { isEnded, summaryOf, workedJob } from './summary.ts'
@@ -161,6 +163,7 @@ export class Bench {
       complaint: job.complaint,
       bicycle: bicycle.name,
       code: bicycle.code ?? '',
+      ends: sayEnds(await endsOf(this.db, bicycle.id)),
     }
     return ok({ whose, hardware, learnt, entries, parts: await heldBy(this.db, jobId) })
   }

@@ -26,6 +26,8 @@ export interface Whose {
   readonly complaint: string
   readonly bicycle: string
   readonly code: string
+  /** Both ends of the bicycle, as its tag says them. */
+  readonly ends: readonly string[]
 }
 
 export interface SheetHow {
@@ -124,14 +126,14 @@ export interface HandoverHow {
 /** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
 export async function handoverPdf(
   job: Job,
-  { jobNumber, bicycle, code }: Whose,
+  { jobNumber, bicycle, code, ends }: Whose,
   { paper, address }: HandoverHow,
 ): Promise<Uint8Array> {
   const slip = handoverOf(job, { jobNumber, bicycle })
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
-    text: `${JSON.stringify(slip)}${code}${address ?? ''}${bicycle}`,
+    text: `${JSON.stringify(slip)}${code}${address ?? ''}${bicycle}${ends.join('')}`,
     paper,
     size: 10,
   })
@@ -143,7 +145,7 @@ export async function handoverPdf(
     page.heading(title)
     for (const line of lines) page.write(line)
   }
-  page.heading('Before the first ride')
+  page.heading(slip.cautionsAre)
   for (const caution of slip.cautions) page.write(`• ${caution}`)
   page.space(16)
   page.rule()
@@ -158,6 +160,7 @@ export async function handoverPdf(
       page.write(code, 'label', 40)
       page.write(`${bicycle} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
       page.write(slip.result, 'bold', 11)
+      for (const end of ends) page.write(end, 'bold', 11)
       page.write('This code finds the bicycle in the rack’s search.', 'text', 8)
     },
   )

@@ -1,3 +1,4 @@
+import { sayEnds } from '@overhaul/core/sheet/tag'
 import { eq } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import QRCode from 'qrcode'
@@ -5,6 +6,7 @@ import { notFound } from '../app/fault.ts'
 import { bicycles } from '../db/schema.ts'
 import type { Store } from '../db/store.ts'
 import { tagAddress } from './address.ts'
+import { endsOf } from './ends.ts'
 
 /** Tags by their short codes: whose it is, and a picture of its address for another screen’s camera. */
 export function tagRoutes(store: Store, places: () => readonly string[]): Router {
@@ -24,6 +26,7 @@ export function tagRoutes(store: Store, places: () => readonly string[]): Router
       code,
       bicycleId: bicycle.id,
       name: bicycle.name,
+      ends: sayEnds(await endsOf(store.db, bicycle.id)),
       ...(address && { address, qr: await QRCode.toString(address, { type: 'svg', margin: 1 }) }),
     })
   })

@@ -159,6 +159,8 @@ export interface TagRecord {
   readonly code: string
   readonly bicycleId: string
   readonly name: string
+  /** Both ends, as the tag says them. */
+  readonly ends: readonly string[]
   readonly address?: string
   readonly qr?: string
 }

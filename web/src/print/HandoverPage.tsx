@@ -75,7 +75,7 @@ export default function HandoverPage() {
         </section>
       ))}
       <section>
-        <Label>Before the first ride</Label>
+        <Label>{slip.cautionsAre}</Label>
         <Cautions>
           {slip.cautions.map((each) => (
             <li key={each}>{each}</li>
@@ -93,6 +93,11 @@ export default function HandoverPage() {
         <p>
           <b>{record.bicycle.name}</b> · {slip.result}
         </p>
+        {tag?.ends.map((each) => (
+          <p key={each}>
+            <b>{each}</b>
+          </p>
+        ))}
         <Slate>
           {tag?.address ?? 'This code finds the bicycle in the rack’s search; shared, the tag carries its address too.'}
         </Slate>

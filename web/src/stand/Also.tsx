@@ -1,4 +1,3 @@
-import { SWAPPED_PARTS } from '@overhaul/core/bench/graph'
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { Step } from '@overhaul/core/brake/step'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
@@ -95,7 +94,7 @@ export function Also({ jobId, kit, length, steps, write }: Props) {
             {upper(kit.stepTitle(step))}
           </Press>
         ))}
-        {SWAPPED_PARTS.map((part) => (
+        {kit.parts.map((part) => (
           <Press key={part} onPress={() => write([{ kind: 'swap', part, to: 'new' }])}>
             {`${upper(part)} replaced`}
           </Press>
@@ -147,8 +146,8 @@ export function Also({ jobId, kit, length, steps, write }: Props) {
           label="step to skip"
           unseen
           options={steps
-            .filter((each) => each.done.kind !== 'signed')
-            .map(({ id, title }) => ({ id, title: `skip ${title}` }))}
+            .filter(({ maySkip, mayLeave }) => maySkip !== undefined || mayLeave !== undefined)
+            .map(({ id, title, maySkip }) => ({ id, title: `${maySkip === undefined ? 'leave' : 'skip'} ${title}` }))}
           value={typed.step}
           onChange={(step) => lay({ step })}
         />

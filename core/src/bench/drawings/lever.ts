@@ -8,6 +8,8 @@ const GRIP = 11
 const PIVOT: Point = [0, 30]
 /** How far past the finger the blade goes on. */
 const TIP = 24
+/** Half a blade’s thickness, where the outside is taken. */
+const BLADE = 4
 
 const limb = ([x0, y0]: Point, [x1, y1]: Point, from: number, to: number): Shape => {
   const span = Math.hypot(x1 - x0, y1 - y0) || 1
@@ -48,6 +50,7 @@ function draw(at: DetailAt): Detail {
     { id: 'leverPull', from: PIVOT, to: cable, beside: 12 },
     { id: 'leverFinger', from: PIVOT, to: hand },
     { id: 'leverReach', from: [across, GRIP], to: hand },
+    { id: 'leverOutside', from: [across + TIP / 2, -GRIP], to: [across + TIP / 2, front + BLADE] },
     { id: 'reserve', from: [across, GRIP], to: [across, GRIP + reserve] },
     { id: 'biteTravel', from: hand, to: [across, front - bite] },
     { id: 'leverWeight', from: [across, front + 34], to: [across, front + 6], of: 'force' },
@@ -81,6 +84,15 @@ function draw(at: DetailAt): Detail {
 export const LEVER: DetailSpec = {
   id: 'lever',
   title: 'the lever from above',
-  readings: ['leverPull', 'leverFinger', 'leverReach', 'reserve', 'biteTravel', 'leverWeight', 'leverBack'],
+  readings: [
+    'leverPull',
+    'leverFinger',
+    'leverReach',
+    'leverOutside',
+    'reserve',
+    'biteTravel',
+    'leverWeight',
+    'leverBack',
+  ],
   draw,
 }

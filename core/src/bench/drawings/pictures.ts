@@ -92,6 +92,33 @@ const barrel = (thread: readonly Shape[]): Picture => [
   ...thread,
 ]
 
+/** A bicycle from the side, this wheel at the left, and where its motor sits. */
+const bicycle = (motor?: Point): Picture => [
+  round('tyre', [-16, -4], 11),
+  round('void', [-16, -4], 9.5),
+  round('tyre', [16, -4], 11),
+  round('void', [16, -4], 9.5),
+  path('tube', [-16, -4], [0, -8], [9, 10], [-8, 10], [0, -8]),
+  path('tube', [16, -4], [9, 13]),
+  ...(motor ? [round('bolt', motor, 4)] : []),
+]
+/** A wheel lifted, its lever squeezed. */
+const spun = (marks: readonly Shape[]): Picture => [
+  round('tyre', [0, 0], 15),
+  round('void', [0, 0], 13),
+  round('bolt', [0, 0], 4),
+  ...marks,
+]
+/** Bolt, washer and nut beside one another, the nut as it is. */
+const laidOut = (nut: Shape['role']): Picture => [
+  figure('bolt', [-28, 8], [-22, 8], [-22, -8], [-28, -8]),
+  box('bolt', [-22, 3], [-4, -3]),
+  round('boss', [4, 0], 6),
+  round('void', [4, 0], 3),
+  round(nut, [20, 0], 7),
+  round('void', [20, 0], 3),
+]
+
 /** What is looked at on every cable-pulled brake, each answer as it is seen. */
 export const COMMON_PICTURES: Pictures = {
   housingKind: {
@@ -160,5 +187,23 @@ export const COMMON_PICTURES: Pictures = {
     well: clamp(shaped, [round('skin', [-8, 0], 3.4)]),
     ill: clamp(shaped, [figure('fault', [-13, 1.2], [-4.6, 1.2], [-4.6, -3], [-13, -3])]),
   },
-  'dead-first': { well: release(0), ill: release(100) },
+  motorAt: {
+    none: bicycle(),
+    this: bicycle([-16, -4]),
+    other: bicycle([16, -4]),
+    cranks: bicycle([0, -8]),
+  },
+  cutOff: {
+    stops: spun([]),
+    'runs-on': spun([path('fault', ...arc([0, 0], 19, 20, 110), [-10, 12])]),
+    none: spun([path('ghost', ...arc([0, 0], 19, 20, 110))]),
+  },
+  partsThere: {
+    all: laidOut('bolt'),
+    'to-buy': laidOut('ghost'),
+  },
+  barShape: {
+    flat: [path('tube', [-28, 2], [28, 2])],
+    drop: [path('tube', [-28, 12], [4, 12], ...arc([4, 0], 12, 90, -90), [-12, -12])],
+  },
 }

@@ -9,7 +9,9 @@ import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
+
 import { SCREW_READINGS } from '../rim/readings/dial.ts'
+import { STRADDLE_FIRST } from '../rim/straddled.ts'
 import { cantileverOutline } from './outline.ts'
 
 const SHAPE = ['pivotSpacingMm', 'cableOutMm', 'cableUpMm', 'padHeightMm', 'straddleMm', 'rimWidthMm'] as const
@@ -30,6 +32,7 @@ export const cantileverFamily: Family = rimFamily('boss', {
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, brakeStiffness: 200 }),
   ],
   readings: [SCREW_READINGS.left],
+  steps: [STRADDLE_FIRST],
   worked({ dimensions: d }) {
     const [spacing, out, up, height, straddleLengthMm, rim] = SHAPE.map((id) => d[id] as number) as [
       number,

@@ -8,6 +8,7 @@ import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
+import { STRADDLE_FIRST } from '../rim/straddled.ts'
 import { centrePullOutline } from './outline.ts'
 
 /** Two crossed arms on a plate hung from one bolt, pulled up by a straddle cable over a yoke. */
@@ -16,6 +17,7 @@ export const centrePullFamily: Family = rimFamily('centre-bolt', {
     'To take the wheel out, press both pads to the rim and unhook the straddle cable at one arm. Before riding, hook it in again and squeeze the lever hard: it must not come to the bar.',
   id: 'centre-pull',
   title: 'centre-pull',
+  steps: [STRADDLE_FIRST],
   dimensions: [
     length('caliperReachMm', 'pivots to pad, straight down', 42, 30, 100),
     length('pivotSpacingMm', 'pivot to pivot', 46, 20, 90),

@@ -19,6 +19,7 @@ export const BEDDING_READING: ReadingSpec = {
   sd: 0,
   instrument: 'counted',
   how: 'Firm stops since new pads or rotor went in, counted on the road.',
+  ridden: true,
   limit: {
     low: STOPS.low,
     high: 200,
@@ -35,6 +36,8 @@ export const BEDDING_STEP: StepSpec = {
   more: `From about ${FROM_KMH} km/h to walking pace, firmly, the wheel not locked and not to a standstill; roll a minute after every ${AT_ONCE} (speed and pauses our choice). Weak at first: leave room.`,
   why: 'The first stops lay compound on the rotor; until then it brakes less than it will.',
   cautions: ['walking', 'rotor'],
+  maySkip: 'it brakes less than it will until whoever rides it has bedded it in',
+  mayLeave: 'it brakes less until the rest is done',
   done: { kind: 'in-window', readings: ['beddedStops'] },
   whenOut: `Not enough yet: go on to ${STOPS.low}. Where the rider does the rest, skip it and say so; it stands open on the sheet and on the slip.`,
   when: somethingNew,

@@ -17,7 +17,7 @@ const count = (id: string, value: number): EntryBody => ({ kind: 'reading', read
 
 /** What a hand writes at each step of the rotor’s change. */
 const AT: Readonly<Record<string, readonly EntryBody[]>> = {
-  'motor-asked': [seen('assisted', 'yes')],
+  'motor-asked': [seen('motorAt', 'this')],
   'battery-out': [confirm('battery-out')],
   'rotor-old': [
     mm('stackRotor', 160),
@@ -27,6 +27,7 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
     seen('rotorKey', 'star-t25'),
   ],
   'rotor-new': [mm('rotorWide', 180), mm('trackNew', 16)],
+  'rotor-largest': [mm('rotorLargest', 203)],
   'stack-noted': [
     mm('mountSpacing', 74),
     mm('bracketRise', 0),
@@ -80,6 +81,7 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
       },
     },
   ],
+  'stack-parts': [seen('partsThere', 'all')],
   'stack-fitted': [confirm('stack-fitted')],
   'caliper-height': [mm('bodyClearTop', 1.4), mm('bodyClearBottom', 1.5), mm('padCover', 15), mm('padHung', 0)],
   'lever-reach': [mm('leverReach', 60)],
@@ -95,7 +97,7 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
 
 /** The same without a motor, on a bicycle that one disc stops. */
 const OWN: Readonly<Record<string, readonly EntryBody[]>> = {
-  'motor-asked': [seen('assisted', 'no')],
+  'motor-asked': [seen('motorAt', 'none')],
   'lever-match': [
     mm('leverPull', 30),
     mm('leverFinger', 75),
@@ -179,6 +181,7 @@ describe('a rotor changed on an assisted bicycle', () => {
     const said = (...held: readonly EntryBody[]) =>
       worked(ASSISTED, 'new-rotor', 'rotor-star', {
         'rotor-old': [mm('stackRotor', 180), mm('trackDeep', 16), ...held],
+        'rotor-on': [seen('rotorWay', 'right'), seen('rotorThreads', 'medium'), seen('ringThread', 'film')],
       }).job.next.step
     const five = said(seen('rotorHold', 'bolted'), count('rotorBolts', 5), seen('rotorKey', 'hex-4'))
     expect(five.more).toMatch(

@@ -270,7 +270,7 @@ describe.each(DISCS.map((family) => [family.id, family] as const))('%s', (_, fam
 describe('what is refused', () => {
   const log = (...bodies: readonly EntryBody[]) => written(...bodies)
   const HARDWARE = { family: 'disc-two-adjusters', end: 'rear', dimensions: {} } as const
-  const WHEEL = [seen('assisted', 'no'), confirm('wheel-seated'), confirm('hub-play')] as const
+  const WHEEL = [seen('motorAt', 'none'), confirm('wheel-seated'), confirm('hub-play')] as const
   const unit = (id: string, value: number): EntryBody => ({ kind: 'reading', reading: id, value, unit: 'mm' })
 
   it('oil on a rotor or a pad: it cannot be skipped, only put right', () => {
@@ -316,10 +316,10 @@ describe('what is refused', () => {
 
 describe('an assisted bicycle', () => {
   it('has its battery out before a hand goes near, and its cut-off proven before the road', () => {
-    const asked = (assisted: string) =>
-      expectOk(openJob({ family: 'disc-both-move', end: 'rear', dimensions: {} }, written(seen('assisted', assisted))))
+    const asked = (motorAt: string) =>
+      expectOk(openJob({ family: 'disc-both-move', end: 'rear', dimensions: {} }, written(seen('motorAt', motorAt))))
         .next.step.id
-    expect(asked('yes')).toBe('battery-out')
-    expect(asked('no')).toBe('wheel-seated')
+    for (const at of ['this', 'other', 'cranks']) expect(asked(at)).toBe('battery-out')
+    expect(asked('none')).toBe('wheel-seated')
   })
 })

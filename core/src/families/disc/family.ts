@@ -13,8 +13,16 @@ import { ASSISTED_TRAIT, DISC_DIMENSIONS, FLUID_TRAIT, KNOB_TRAIT } from './dime
 import { discGraph } from './graph.ts'
 import { type DiscKind, gapsOf } from './kind.ts'
 import { discModel } from './model.ts'
-import { PAD_SEEN, PAD_TRAITS, PADS_WORK } from './pad-change.ts'
-import { ASSISTED_SEEN, DISC_READINGS, DISC_SEEN, gapReadings, KNOB_SEEN, ROTOR_TOUCH } from './readings.ts'
+import { PAD_TRAITS, PADS_WORK, padSeen } from './pad-change.ts'
+import {
+  ASSISTED_SEEN,
+  DISC_READINGS,
+  DISC_SEEN,
+  gapReadings,
+  KNOB_READINGS,
+  KNOB_SEEN,
+  ROTOR_TOUCH,
+} from './readings.ts'
 import { ROTOR_READINGS } from './rotor.ts'
 import { CHANGE_READINGS, CHANGE_SEEN, ROTOR_WORK } from './rotor-change.ts'
 import { allowsSqueeze } from './rotor-out.ts'
@@ -64,13 +72,14 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
       ...STACK_READINGS,
       ...DISC_READINGS,
       ...gapReadings(kind),
+      ...(bothMove ? [] : KNOB_READINGS),
       BEDDING_READING,
     ],
     seen: [
       ...DISC_SEEN,
       ...CHANGE_SEEN,
       ...STACK_SEEN,
-      ...PAD_SEEN,
+      ...padSeen(kind),
       ASSISTED_SEEN,
       ...(bothMove ? [ROTOR_TOUCH] : [KNOB_SEEN]),
     ],

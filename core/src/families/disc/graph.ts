@@ -32,7 +32,7 @@ const own = (kind: DiscKind): Graph => ({
   'reading:padKeeper': ['swap:brake'],
   'reading:padOrder': ['swap:brake'],
   'confirm:pads-out': ['swap:brake'],
-  'confirm:pads-in': ['confirm:pads-out'],
+  'confirm:pads-in': ['confirm:pads-out', 'swap:pads'],
   'reading:beddedStops': [...PADS_NEW, 'swap:rotor', 'confirm:rotor-off'],
   'reading:rotorWide': ['swap:rotor'],
   'reading:bodyClearTop': OFF,
@@ -45,17 +45,20 @@ const own = (kind: DiscKind): Graph => ({
   'reading:light': [...OFF, ...PADS_NEW, 'confirm:wheel-seated'],
   'confirm:pads-kept': [...PADS_NEW, 'swap:brake', ...SHOES_LOOSE],
   'confirm:caliper-set': OFF,
-  'confirm:caliper-tight': [...OFF, ...MOUNT_LOOSE, 'confirm:caliper-set'],
-  'confirm:battery-out': ['swap:wheel'],
-  'confirm:cut-off': ['swap:lever', 'swap:cable'],
+  'confirm:caliper-tight': [...OFF, ...MOUNT_LOOSE, 'confirm:caliper-set', 'reading:beddedStops'],
   'reading:armStarts': MOVED_OR_OFF,
   'reading:armRest': MOVED_OR_OFF,
   'reading:biteTravel': MOVED_OR_OFF,
-  'reading:rub': MOVED_OR_OFF,
-  'reading:reserve': ['swap:rotor', 'confirm:caliper-set'],
+  'reading:rub': [...MOVED_OR_OFF, 'confirm:axle-loosened', 'reading:beddedStops'],
+  'reading:reserve': ['swap:rotor', 'confirm:caliper-set', 'reading:beddedStops'],
+  'confirm:fasteners': ['reading:beddedStops'],
   'confirm:hard-squeezes': [...MOVED, 'confirm:caliper-set', 'swap:rotor'],
   ...(kind === 'both-move'
-    ? { 'reading:gapInner': MOVED_OR_OFF, 'reading:gapOuter': MOVED_OR_OFF, 'reading:rotorTouch': MOVED_OR_OFF }
+    ? {
+        'reading:gapInner': MOVED_OR_OFF,
+        'reading:gapOuter': MOVED_OR_OFF,
+        'reading:rotorTouch': [...MOVED_OR_OFF, 'confirm:axle-loosened'],
+      }
     : { 'reading:gapFixed': MOVED_OR_OFF, 'reading:gapMoving': MOVED_OR_OFF }),
 })
 

@@ -141,8 +141,8 @@ export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<Br
     needed: [gaps.inner.reading, gaps.outer.reading, 'armStarts', 'armRest', 'biteTravel'],
     derived: bothMove ? [GAP_DIFFERENCE] : [],
     noTurnHelps: bothMove
-      ? 'The sum of the gaps belongs to the caliper: look at pads, rotor and lever.'
-      : 'Look at rotor and pads again; then choose another bite school.',
+      ? 'See the arm on its stop; then float the caliper, squeeze and tighten before any shift by tenths. The sum of the gaps belongs to the caliper: look at pads, rotor and lever.'
+      : 'See the arm on its stop: where it is not, the inner sticks, its return spring is weak or the cable short; push it home by thumb, cable loose, and see. Then look at rotor and pads.',
     predict,
     slopes: slopesOf(predict),
     observe(id, value, spec) {

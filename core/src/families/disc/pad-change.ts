@@ -3,6 +3,7 @@ import type { TraitSpec } from '../../brake/dimension.ts'
 import type { Fact } from '../../brake/graph.ts'
 import type { SeenSpec } from '../../brake/reading.ts'
 import type { Circumstances, StepSpec } from '../../brake/step.ts'
+import type { DiscKind } from './kind.ts'
 import { changingRotor } from './rotor-change.ts'
 
 /** The work of new pads. */
@@ -48,7 +49,30 @@ const ORDER: SeenSpec = {
 /** How a caliper’s pads come out, kept with the brake once it was seen. */
 export const PAD_TRAITS: readonly TraitSpec[] = [asTrait(KEEPER), asTrait(ORDER)]
 
-export const PAD_SEEN: readonly SeenSpec[] = [
+/** How room is made for thicker pads: by the knobs, or by the pistons where a caliper has none. */
+const ROOM = {
+  knobs: {
+    how: 'Knobs and barrel backed off; note whether the cable was taken off or stayed on.',
+    remedy:
+      'New pads are thicker: back the knobs off and let the cable out first, or the rotor does not go between them.',
+    say: 'Back the knobs off and slacken the cable before the pads come out.',
+    more: 'Log what was turned, so that the next turns count from there.',
+    stuck: 'See that pin and spring are out and the knobs backed off',
+    moreRoom: 'More room: knobs fully back, arm on its stop.',
+  },
+  pistons: {
+    how: 'Arm on its stop, barrel in, pistons pressed home; note whether the cable was taken off or stayed on.',
+    remedy:
+      'New pads are thicker: press both pistons home with a flat plastic lever while the old pads are in, arm on its stop.',
+    say: 'Old pads in: press both pistons home slowly with a flat plastic lever.',
+    more: 'Arm on its stop, barrel screwed in. Slowly, by turns, against the old pads: a piston is not pried at by itself.',
+    stuck: 'See that pin and spring are out and the pistons pressed home',
+    moreRoom: 'More room: both pistons fully home, arm on its stop.',
+  },
+} as const
+const roomOf = (kind: DiscKind) => ROOM[kind === 'both-move' ? 'pistons' : 'knobs']
+
+export const padSeen = (kind: DiscKind): readonly SeenSpec[] => [
   KEEPER,
   ORDER,
   {
@@ -70,15 +94,14 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'padRoom',
     title: 'room for thicker pads',
     shorthand: 'proom',
-    how: 'Knobs and barrel backed off; note whether the cable was taken off or stayed on.',
+    how: roomOf(kind).how,
     options: [
       { id: 'cable-on', title: 'made, cable stayed on' },
       { id: 'cable-off', title: 'made, cable taken off' },
       {
         id: 'none',
         title: 'not made',
-        remedy:
-          'New pads are thicker: back the knobs off and let the cable out first, or the rotor does not go between them.',
+        remedy: roomOf(kind).remedy,
       },
     ],
   },
@@ -100,7 +123,7 @@ const notLookedAt = (here: Circumstances): boolean =>
   ['padKeeper', 'padOrder'].some((id) => here.trait(id) === 'unknown' || here.seen(id) !== undefined)
 
 /** New pads, each step in its order. */
-export const PAD_STEPS: readonly StepSpec[] = [
+export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'pads-with',
     station: 'pads',
@@ -108,6 +131,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
     say: 'Decide which pads run on the new rotor.',
     why: 'Old pads carry what the old rotor left in them.',
     cautions: ['clean'],
+    mayLeave: 'what the old rotor left in the pads goes into the new one',
     done: { kind: 'in-window', readings: ['padsWith'] },
     when: changingRotor,
   },
@@ -119,6 +143,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
     more: 'Kept with this brake: it is not asked again.',
     why: 'A pad pulled the wrong way bends its spring.',
     cautions: [],
+    maySkip: 'it is asked again at the next change of pads',
     done: { kind: 'measured', readings: ['padKeeper', 'padOrder'] },
     when: notLookedAt,
   },
@@ -126,8 +151,8 @@ export const PAD_STEPS: readonly StepSpec[] = [
     id: 'pads-room',
     station: 'pads',
     title: 'room made for new pads',
-    say: 'Back the knobs off and slacken the cable before the pads come out.',
-    more: 'Log what was turned, so that the next turns count from there.',
+    say: roomOf(kind).say,
+    more: roomOf(kind).more,
     why: 'New pads are thicker than those that come out.',
     cautions: ['tension'],
     done: { kind: 'in-window', readings: ['padRoom'] },
@@ -151,8 +176,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
       kind: 'confirmed',
       well: 'Out',
       ill: 'One does not come',
-      remedy:
-        'See that pin and spring are out and the knobs backed off; it comes towards the wheel side or the top, not by a lever against the rotor.',
+      remedy: `${roomOf(kind).stuck}; it comes towards the wheel side or the top, not by a lever against the rotor.`,
     },
     when: changingPads,
   },
@@ -170,15 +194,14 @@ export const PAD_STEPS: readonly StepSpec[] = [
     tools: ['new split pin', 'isopropyl alcohol'],
     cautions: ['clean'],
     mends: ['pads'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'In, compound to the rotor',
       ill: 'They do not go in',
-      remedy: 'More room: knobs fully back, arm on its stop. Pads of another shape do not belong to this caliper.',
+      remedy: `${roomOf(kind).moreRoom} Pads of another shape do not belong to this caliper.`,
       stop: true,
     },
-    when: changingPads,
+    when: (here) => changingPads(here) || here.swapped('pads'),
   },
 ]
 

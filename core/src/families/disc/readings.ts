@@ -1,11 +1,14 @@
 import { biteReading } from '../../bench/bite.ts'
+import { rangeOf } from '../../brake/dimension.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
 import { CLEAR_LIMIT, COVER_LIMIT, HUNG_LIMIT } from '../../stack/limits.ts'
+import { DISC_DIMENSIONS } from './dimensions.ts'
 import type { DiscKind } from './kind.ts'
 
 const COMMON: Source = { kind: 'common-practice', title: 'Replaced at 1 mm of compound, or at the maker’s mark' }
 
+const CLICKS = rangeOf(DISC_DIMENSIONS, 'knobClicks')
 const feeler = lengths(0.05)
 const rule = lengths(0.3)
 const MEAN = 'feeler or wire against the light, the mean over one turn of the wheel'
@@ -92,7 +95,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     'rotorWide',
     'rotor diameter',
     'rdia',
-    [100, 260],
+    rangeOf(DISC_DIMENSIONS, 'rotorDiameterMm'),
     'rule',
     'Across the rotor, edge to edge; often printed on it.',
     {
@@ -104,7 +107,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     'rotorMost',
     'thickest rotor the caliper takes',
     'rmost',
-    [1.5, 3],
+    rangeOf(DISC_DIMENSIONS, 'rotorMostMm'),
     'read in the papers',
     'From the caliper’s maker.',
     {
@@ -112,11 +115,15 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
       dimension: 'rotorMostMm',
     },
   ),
+]
+
+/** What is counted of a caliper’s knobs, where it has any. */
+export const KNOB_READINGS: readonly ReadingSpec[] = [
   feeler(
     'knobPitch',
     'knob’s thread pitch',
     'kp',
-    [0.3, 2],
+    rangeOf(DISC_DIMENSIONS, 'knobPitchMm'),
     'thread gauge',
     'How far the pad moves in a whole turn of its knob.',
     {
@@ -128,8 +135,8 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     title: 'knob’s clicks in a turn',
     shorthand: 'kc',
     unit: 'click',
-    min: 4,
-    max: 60,
+    min: CLICKS[0],
+    max: CLICKS[1],
     sd: 0.5,
     instrument: 'counted',
     how: 'Clicks in a whole turn of the knob; hold a felt-pen mark in sight.',
@@ -180,7 +187,7 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     id: 'light',
     title: 'light through the caliper',
     shorthand: 'light',
-    how: 'Hold a torch or a white card behind and look along the rotor, before any knob is touched.',
+    how: 'Hold a torch or a white card behind and look along the rotor, before anything is turned.',
     options: [
       { id: 'both', title: 'on both sides' },
       { id: 'inner', title: 'none next to the wheel' },

@@ -1,7 +1,12 @@
+import { motorHere } from '../../bench/motor.ts'
+import { rangeOf } from '../../brake/dimension.ts'
 import type { Graph } from '../../brake/graph.ts'
+import type { Looked, OnStand } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
-import type { Circumstances, StepSpec } from '../../brake/step.ts'
+import type { Circumstances, StepSpec, Verdict } from '../../brake/step.ts'
+import { leverMatchAt } from '../../match/judge.ts'
 import { TORQUES } from '../../reference/torques.ts'
+import { DISC_DIMENSIONS } from './dimensions.ts'
 import { starOrder } from './star.ts'
 
 /** The work of changing a rotor. */
@@ -12,7 +17,10 @@ export const ROTOR_WORK = {
 }
 
 export const changingRotor = ({ work }: Circumstances): boolean => work === ROTOR_WORK.id
-const onMotor = (here: Circumstances): boolean => changingRotor(here) && here.trait('assisted') === 'yes'
+/** A new rotor goes on: that is the job, or it was told as a swap in another one. */
+export const rotorGoesOn = (here: Circumstances): boolean => changingRotor(here) || here.swapped('rotor')
+const onMotor = (here: Circumstances): boolean =>
+  motorHere(here) && (changingRotor(here) || here.happened(['confirm:axle-loosened', 'swap:wheel']))
 
 /** Bolts a rotor usually has, until they are counted. */
 export const USUAL_BOLTS = 6
@@ -29,10 +37,35 @@ export const CHANGE_READINGS: readonly ReadingSpec[] = [
     unit: 'count',
     sd: 0,
   },
+  rule(
+    'rotorLargest',
+    'largest rotor its maker allows',
+    'rlarge',
+    rangeOf(DISC_DIMENSIONS, 'rotorDiameterMm'),
+    'read in the papers',
+    'From the maker of frame or fork; in its papers, or marked at the mount.',
+    { sd: 0 },
+  ),
 ]
 
 const OFF_IT =
   'Off with all of it: isopropyl alcohol on bolts and threads, then fresh medium threadlocker. Heat carries grease to the rotor.'
+
+const RING_THREAD: SeenSpec = {
+  id: 'ringThread',
+  title: 'on the lock ring’s thread',
+  shorthand: 'ringlock',
+  how: 'What goes on the ring’s thread before it is turned in.',
+  options: [
+    { id: 'film', title: 'a light film of grease, wiped off the faces' },
+    { id: 'maker', title: 'dry, as its maker says' },
+    {
+      id: 'threadlocker',
+      title: 'threadlocker',
+      remedy: 'None belongs on a lock ring: it does not come off again. Clean it off; a light film on the thread.',
+    },
+  ],
+}
 
 export const CHANGE_SEEN: readonly SeenSpec[] = [
   {
@@ -77,7 +110,7 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
     id: 'rotorThreads',
     title: 'on the rotor’s threads',
     shorthand: 'rlock',
-    how: 'What goes on the bolts, or under the lock ring, before they are turned in.',
+    how: 'What goes on the bolts before they are turned in.',
     options: [
       { id: 'medium', title: 'medium threadlocker, fresh' },
       { id: 'maker', title: 'dry, as its maker says' },
@@ -89,10 +122,45 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
       },
     ],
   },
+  RING_THREAD,
 ]
 
 const inOrder = ({ number }: Circumstances): string => starOrder(number('rotorBolts') ?? USUAL_BOLTS).join('–')
 const ring = ({ seen }: Circumstances): boolean => seen('rotorHold') === 'ring'
+
+/** A smaller rotor takes more hand for the same stop: not where the match then says that it is not reached. */
+function judgeNewRotor(at: OnStand): Verdict | undefined {
+  const [before, after] = [at.number('stackRotor'), at.number('rotorWide')]
+  if (after === undefined) return undefined
+  if (before === undefined || after >= before) return { state: 'well', say: '' }
+  const match = leverMatchAt(at)
+  if (match.ok && match.value.verdict === 'fits') return { state: 'well', say: '' }
+  return {
+    state: 'out',
+    stop: true,
+    say: `${after.toFixed(0)} mm in the place of ${before.toFixed(0)} mm: never a smaller rotor where the stop is then not reached. ${match.ok ? match.value.say : match.error.message}`,
+    remedy: `Fit a rotor of ${before.toFixed(0)} mm or larger, as far as frame or fork allow it.`,
+  }
+}
+
+/** A rotor larger than its maker allows is not ridden. */
+function judgeLargest({ number }: OnStand): Verdict | undefined {
+  const [most, after] = [number('rotorLargest'), number('rotorWide')]
+  if (most === undefined || after === undefined) return undefined
+  return after <= most + SAME_MM
+    ? { state: 'well', say: '' }
+    : {
+        state: 'out',
+        stop: true,
+        say: `The rotor is ${after.toFixed(0)} mm, its maker allows ${most.toFixed(0)} mm here at most. Do not ride.`,
+        remedy: `Fit a rotor of at most ${most.toFixed(0)} mm.`,
+      }
+}
+
+/** A rule across a rotor reads no closer, mm. Our choice. */
+const SAME_MM = 1
+const isLarger = ({ number }: Looked): boolean =>
+  (number('rotorWide') ?? 0) > (number('stackRotor') ?? Number.POSITIVE_INFINITY) + SAME_MM
 
 /** What comes before a rotor is touched, and what it is measured by. */
 export const ROTOR_BEFORE: readonly StepSpec[] = [
@@ -105,6 +173,7 @@ export const ROTOR_BEFORE: readonly StepSpec[] = [
     why: 'A key that does not sit rounds the bolt. The old diameter tells how far the caliper must move.',
     tools: ['gloves', '4 mm hex key', 'star keys T20 and T25'],
     cautions: ['rotor', 'clean'],
+    maySkip: 'how far the caliper must move is not worked out',
     done: { kind: 'measured', readings: ['stackRotor', 'trackDeep', 'rotorHold', 'rotorBolts', 'rotorKey'] },
     exempt: { rotorBolts: { reading: 'rotorHold', is: 'ring' } },
     when: changingRotor,
@@ -119,8 +188,21 @@ export const ROTOR_BEFORE: readonly StepSpec[] = [
     why: 'Half of what it is wider, the caliper must stand further out.',
     tools: ['rule', 'caliper'],
     cautions: ['rotor', 'heavy'],
-    done: { kind: 'measured', readings: ['rotorWide', 'trackNew'] },
+    done: { kind: 'judged', judge: judgeNewRotor, readings: ['rotorWide', 'trackNew'], optional: ['stackRotor'] },
+    mends: ['rotor'],
     when: changingRotor,
+  },
+  {
+    id: 'rotor-largest',
+    station: 'wheel',
+    before: 'wheel-seated',
+    title: 'largest rotor its maker allows',
+    say: 'Look up the largest rotor that the maker of this frame or fork allows.',
+    why: 'A larger rotor pulls harder at its mount: only its maker knows what that bears.',
+    tools: ['the maker’s papers'],
+    cautions: ['maker'],
+    done: { kind: 'judged', judge: judgeLargest, readings: ['rotorLargest'] },
+    when: (here) => changingRotor(here) && isLarger(here),
   },
 ]
 
@@ -150,9 +232,12 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     shorthand: 'roff',
     before: 'wheel-seated',
     title: 'old rotor off',
-    say: 'Wheel out, rotor cool: loosen its bolts crosswise and lift it off by its carrier.',
+    say: (here) =>
+      ring(here)
+        ? 'Wheel out, rotor cool: undo its lock ring and lift it off by its carrier.'
+        : 'Wheel out, rotor cool: loosen its bolts crosswise and lift it off by its carrier.',
     more: (here) =>
-      `${ring(here) ? 'The lock ring with its tool, held down hard. ' : ''}Gloves; its track is not touched. Where the new one is larger, caliper and bracket come off first.`,
+      `${ring(here) ? 'The ring tool held down hard. ' : ''}Gloves; its track is not touched. Where the new one is larger, caliper and bracket come off first.`,
     why: 'A track touched by bare or greasy fingers fouls the pads.',
     tools: ['gloves', 'rotor’s key'],
     cautions: ['rotor', 'rotor-out'],
@@ -170,13 +255,23 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     station: 'wheel',
     before: 'wheel-seated',
     title: 'new rotor on, bolts started',
-    say: 'Wipe both faces; rotor on, arrow with the wheel; start each bolt by fingers.',
-    more: 'Fresh medium threadlocker on every bolt, never grease or oil. Isopropyl alcohol and a clean cloth.',
-    why: 'A bolt started by fingers is not across its thread. Heat carries grease to the track.',
+    say: (here) =>
+      ring(here)
+        ? 'Wipe both faces; rotor on, arrow with the wheel; ring started by hand.'
+        : 'Wipe both faces; rotor on, arrow with the wheel; start each bolt by fingers.',
+    more: (here) =>
+      ring(here)
+        ? 'A light film on the ring’s thread only, wiped off the faces. Isopropyl alcohol and a clean cloth.'
+        : 'Fresh medium threadlocker on every bolt, never grease or oil. Isopropyl alcohol and a clean cloth.',
+    why: 'What is started by hand is not across its thread. Heat carries grease to the track.',
     tools: ['isopropyl alcohol', 'medium threadlocker'],
     cautions: ['rotor', 'clean'],
-    done: { kind: 'in-window', readings: ['rotorWay', 'rotorThreads'] },
-    when: changingRotor,
+    done: { kind: 'in-window', readings: ['rotorWay', 'rotorThreads', 'ringThread'] },
+    exempt: {
+      rotorThreads: { reading: 'rotorHold', is: 'ring' },
+      ringThread: { reading: 'rotorHold', isNot: 'ring' },
+    },
+    when: rotorGoesOn,
   },
   {
     id: 'rotor-star',
@@ -186,7 +281,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     title: 'rotor tightened in a star',
     say: (here) =>
       ring(here)
-        ? 'Tighten the lock ring to its maker’s figure.'
+        ? 'Tighten the lock ring to its maker’s figure, about 40 N·m from memory.'
         : 'Snug all, back off half a turn, take up the slop, tighten in a star.',
     more: (here) =>
       ring(here)
@@ -195,7 +290,6 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     why: 'The rotor then pulls on its holes from the first stop on, and lies flat on the hub.',
     tools: ['torque wrench'],
     cautions: ['rotor', 'maker'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'Tight, two rounds',
@@ -204,7 +298,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
         'A stripped thread in the hub is for a wheel builder; a bolt too long bottoms before it clamps: use the rotor’s own.',
       stop: true,
     },
-    when: changingRotor,
+    when: rotorGoesOn,
   },
   {
     id: 'rotor-wiped',
@@ -222,7 +316,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
       ill: 'Marks remain',
       remedy: 'Wipe again with a fresh cloth; new rotors are oiled against rust.',
     },
-    when: changingRotor,
+    when: rotorGoesOn,
   },
   {
     id: 'axle-nuts',
@@ -234,7 +328,6 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     why: 'A motor turns its axle in the dropouts where a washer lies wrong or a nut is loose.',
     tools: ['torque wrench'],
     cautions: ['motor', 'maker'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'Tight, plug home',
@@ -253,6 +346,7 @@ export const CHANGE_GRAPH: Graph = {
   'confirm:rotor-off': ['swap:wheel'],
   'reading:rotorWay': ['confirm:rotor-off', 'swap:rotor'],
   'reading:rotorThreads': ['confirm:rotor-off', 'swap:rotor'],
+  'reading:ringThread': ['confirm:rotor-off', 'swap:rotor'],
   'confirm:rotor-star': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-loosened', 'reading:rotorThreads'],
   'confirm:rotor-wiped': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-star'],
   'confirm:wheel-seated': ['confirm:rotor-off'],

@@ -17,9 +17,19 @@ const BY_SQUEEZING: ReadonlySet<Fact> = new Set<Fact>([
 /** From the rotor’s coming off until the wheel is seated again, nothing stands between the pads. */
 export const rotorIsOut = ({ confirmed }: InWork): boolean => confirmed('rotor-off') && !confirmed('wheel-seated')
 
-/** A fluid caliper is never squeezed with the rotor out: its pads close and do not come back by themselves. */
+/** From the old pads’ coming out until the new ones are in. */
+export const padsAreOut = ({ confirmed }: InWork): boolean => confirmed('pads-out') && !confirmed('pads-in')
+
+/** A fluid caliper is never squeezed with rotor or pads out: what it presses comes out too far, and does not go back. */
 export function allowsSqueeze(fact: Fact, at: InWork): Outcome<true> {
-  if (at.here.traits.fluid !== 'yes' || !BY_SQUEEZING.has(fact) || !rotorIsOut(at)) return ok(true)
+  if (at.here.traits.fluid !== 'yes' || !BY_SQUEEZING.has(fact)) return ok(true)
+  if (padsAreOut(at))
+    return refuse(
+      'pads-out',
+      'kind',
+      'The pads are out: a fluid caliper is not squeezed, its pistons come out too far. If it happened, press them home gently with a flat lever, arm on its stop; where one leaks or stays out, its maker’s workshop. Accepted: once the new pads are in.',
+    )
+  if (!rotorIsOut(at)) return ok(true)
   return refuse(
     'rotor-out',
     'kind',

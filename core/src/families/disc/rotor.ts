@@ -1,13 +1,22 @@
+import { rangeOf } from '../../brake/dimension.ts'
 import type { Fact, Graph } from '../../brake/graph.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import type { ReadingSpec } from '../../brake/reading.ts'
-import { type StepSpec, wholeSheet } from '../../brake/step.ts'
+import { type StepSpec, wholeOr } from '../../brake/step.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
+import { DISC_DIMENSIONS } from './dimensions.ts'
 
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
 const MEMORY: Source = { kind: 'from-memory', title: 'From memory; the part’s own mark comes first' }
 const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its maker' }
+
+/** A mark under this is read again, mm; one under the other is not taken for a rotor’s. From memory. */
+const QUERIED_MM = 1.4
+const LEAST_MARK_MM = 1.2
+/** The most a shop lets a rotor run out, mm. Our choice. */
+const MOST_RUNOUT_MM = 0.3
+const RUNOUT = rangeOf(DISC_DIMENSIONS, 'rotorRunoutMm')
 
 /** What is measured of a rotor. Uncertainties are common practice with no source. */
 export const ROTOR_READINGS: readonly ReadingSpec[] = [
@@ -28,11 +37,18 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     title: 'rotor’s own minimum',
     shorthand: 'rmin',
     unit: 'mm',
-    min: 0.5,
+    min: LEAST_MARK_MM,
     max: 4,
     sd: 0,
     instrument: 'read off the rotor',
-    how: 'The least thickness marked on the rotor, if there is one.',
+    how: 'The least thickness marked on the rotor, if there is one. Commonly 1.5 mm (from memory).',
+    limit: {
+      low: LEAST_MARK_MM,
+      high: 4,
+      wanted: { low: QUERIED_MM, high: 4 },
+      text: `Marks under ${QUERIED_MM} mm are rare: read it again. None under ${LEAST_MARK_MM} mm is taken.`,
+      source: MEMORY,
+    },
   },
   {
     id: 'rotorRunout',
@@ -41,16 +57,17 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     title: 'rotor runout',
     shorthand: 'rrun',
     unit: 'mm',
-    min: 0,
-    max: 5,
+    min: RUNOUT[0],
+    max: RUNOUT[1],
     sd: 0.05,
     instrument: 'feeler',
     how: 'Spin the wheel; widest minus narrowest gap to the fixed pad.',
     limit: {
       low: 0,
-      high: 0.3,
+      high: MOST_RUNOUT_MM,
       wanted: { low: 0, high: 0.2 },
-      text: '0.2 mm is wanted; bend it back a little at a time beyond 0.3 mm.',
+      unsafe: { above: MOST_RUNOUT_MM, say: 'the rotor runs out further than any setting takes: true or replace it' },
+      text: `0.2 mm is wanted; bend it back a little at a time beyond ${MOST_RUNOUT_MM} mm.`,
       source: OURS,
     },
   },
@@ -72,7 +89,7 @@ export const ROTOR_STEP: StepSpec = {
   },
   whenOut:
     'Replace a rotor that is too thin, or too thick for this caliper; bend a bent one back a little at a time, with clean hands. We do not recommend striking it.',
-  when: wholeSheet,
+  when: wholeOr('swap:rotor', 'swap:wheel'),
 }
 
 /** Another rotor: told as a swap, or taken off in the work of changing it. */
@@ -96,7 +113,11 @@ export function rotorWindow({ number }: Looked, mostMm: number = THICKEST_MM): W
   return windowOf('rotorThickness', {
     low: least,
     high: mostMm,
-    unsafe: { below: least, say: `under ${least.toFixed(1)} mm it fades and breaks` },
+    unsafe: {
+      below: least,
+      above: mostMm,
+      say: `under ${least.toFixed(1)} mm it fades and breaks, over ${mostMm.toFixed(1)} mm it does not go through this caliper`,
+    },
     text: `Not below ${least.toFixed(1)} mm${mark === undefined ? ', where its own mark is not known' : ', marked on it'}; the caliper takes at most ${mostMm.toFixed(1)} mm.`,
     source: mark === undefined ? MEMORY : OWN_MARK,
   })

@@ -1,8 +1,11 @@
-import { type Circumstances, fitting, type StepSpec, wholeSheet } from '../../brake/step.ts'
+import { CALIPER_BOLTS, sayFigure } from '../../bench/fasteners.ts'
+import { COVERED, lookedOver } from '../../bench/looked-over.ts'
+import { retold } from '../../bench/steps.ts'
+import { type Circumstances, fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
 import { BRACKET_TIGHT, STACK_NOTED, STACK_STEPS } from '../../stack/steps.ts'
 import { BEDDING_STEP } from './bedding.ts'
 import type { DiscKind } from './kind.ts'
-import { PAD_STEPS } from './pad-change.ts'
+import { padSteps } from './pad-change.ts'
 import { ROTOR_STEP } from './rotor.ts'
 import { ROTOR_BEFORE, ROTOR_STEPS } from './rotor-change.ts'
 
@@ -10,60 +13,60 @@ import { ROTOR_BEFORE, ROTOR_STEPS } from './rotor-change.ts'
 const SET: Readonly<Record<string, { readonly say: string; readonly more: string }>> = {
   float: {
     say: 'Float the caliper, squeeze and hold, and tighten its bolts.',
-    more: 'Wind the fixed pad in by its clicks first. Both bolts loose until the body floats; hold the lever on; top bolt a little, bottom a little; let go, spin. If it rubs, ease one bolt, nudge the body away from the rub, nip. Then alternate to the figure, squeeze hard, spin again. Now back the fixed pad off: that step makes the fixed gap.',
+    more: 'Wind the fixed pad in by its clicks first. Fresh medium threadlocker on bolts that were out. Both bolts loose until the body floats; hold the lever on; top bolt a little, bottom a little; let go, spin. If it rubs, ease one bolt, nudge the body away from the rub, nip. Then alternate to the figure, squeeze hard, spin again. Now back the fixed pad off: that step makes the fixed gap.',
   },
   quarter: {
     say: 'Tighten the caliper along the rotor, wind the fixed pad in, back a quarter.',
-    more: 'Body along the rotor, bolts alternately to the figure. Then, wheel turning, the fixed pad in to the first scrape and a quarter turn out: that step makes the fixed gap. Still drags: a little more.',
+    more: 'Fresh medium threadlocker on bolts that were out. Body along the rotor, bolts alternately to the figure. Then, wheel turning, the fixed pad in to the first scrape and a quarter turn out: that step makes the fixed gap. Still drags: a little more.',
   },
   clicks: {
     say: 'Tighten the caliper along the rotor, then count clicks back from contact.',
-    more: 'Body along the rotor, bolts alternately to the figure. Then, wheel turning, the fixed pad in to the first scrape and two or three clicks out: that step makes the fixed gap. The other knob by the same feel of the hand; its gap may be about twice the fixed one (common practice).',
+    more: 'Fresh medium threadlocker on bolts that were out. Body along the rotor, bolts alternately to the figure. Then, wheel turning, the fixed pad in to the first scrape and two or three clicks out: that step makes the fixed gap. The other knob by the same feel of the hand; its gap may be about twice the fixed one (common practice).',
   },
 }
 const BOTH = {
   say: 'Float the caliper, squeeze and hold, and tighten its bolts.',
-  more: 'Arm against its stop, no preload by cable. Both bolts loose until the body floats; hold the lever on; top bolt a little, bottom a little; let go, spin. Then alternate to the figure. Never squeeze with the rotor out.',
+  more: 'Arm against its stop, no preload by cable; fresh medium threadlocker on bolts that were out. Both bolts loose until the body floats; hold the lever on; top bolt a little, bottom a little; let go, spin. Then alternate to the figure. Never squeeze with the rotor out.',
 }
 
 /** The caliper was off or loose: it is set along the rotor and tightened anew. */
 const wasOff = (here: Circumstances): boolean =>
   fitting(here) || here.loosened('mount') || here.way('stack') !== undefined
 
-const assisted = { readings: ['assisted'] as const }
+const QUICK_RELEASE =
+  'A quick-release: its lever opposite the rotor unless the fork’s maker says otherwise; open, it must clear the rotor; small end of each spring towards the hub.'
+
+/** Common steps in the words of a disc. */
+const DISC_WORDS: readonly StepSpec[] = [
+  retold('dead-first', {
+    say: 'First see housing and inner home at lever and caliper, and the cable’s head.',
+    more: 'The head of the inner must sit in its pocket in the lever; the arm must move when the lever does.',
+    why: 'A dead brake is most often a cable out of its stop or off its arm (common practice).',
+    done: {
+      well: 'All home',
+      remedy:
+        'See what let go: a head out of its pocket, housing out of its stop, an inner that slipped. Put that right first.',
+    },
+  }),
+  retold('wheel-seated', {
+    more: `Look again before touching the brake. ${QUICK_RELEASE}`,
+    cautions: ['maker', 'rotor'],
+  }),
+  retold('untouched', {
+    title: 'bolts of caliper, bracket and rotor, and anchor',
+    say: 'Look at what nobody has touched: bolts and anchor tight, the arm free.',
+  }),
+  retold('wheel-fastened', { more: QUICK_RELEASE, cautions: ['maker', 'rotor'] }),
+]
 
 /** What is done at every mechanical disc beside what is common. */
 export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
-  {
-    id: 'motor-asked',
-    station: 'wheel',
-    before: 'wheel-seated',
-    title: 'motor or none',
-    say: 'Look whether a motor drives this bicycle.',
-    why: 'With a motor the battery comes out before a hand goes near rotor or axle.',
-    cautions: [],
-    done: { kind: 'measured', readings: assisted.readings },
-  },
-  {
-    id: 'battery-out',
-    station: 'wheel',
-    shorthand: 'battery',
-    before: 'wheel-seated',
-    title: 'battery out',
-    say: 'Switch the motor off and take the battery out before any hand goes near.',
-    why: 'A motor that starts under the hand drives the rotor. Note plug and washers where the wheel comes out.',
-    cautions: ['rotor', 'motor'],
-    mustBeDone: true,
-    done: {
-      kind: 'confirmed',
-      well: 'Out',
-      ill: 'Cannot be taken out',
-      remedy:
-        'Switch it off, pull the motor’s plug, and let nobody touch pedals or lever. Its maker’s instructions come first.',
-      stop: true,
-    },
-    when: ({ seen }) => seen('assisted') === 'yes',
-  },
+  ...DISC_WORDS,
+  lookedOver({
+    more: 'Inner at both ends, its head in its pocket; housing and its ends; the anchor’s own bolt. Rotor whole, not thin, clean; both pads with compound, held by pin or spring; the body clear of the rotor.',
+    covers: [...COVERED, 'rotor-sound', 'caliper-height', 'pads-sound', 'pads-kept'],
+    cautions: ['rotor'],
+  }),
   ...ROTOR_BEFORE,
   STACK_NOTED,
   ...ROTOR_STEPS,
@@ -79,11 +82,12 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     tools: ['feeler', 'rule'],
     cautions: ['rotor'],
     loosens: 'mount-loosened',
+    mayLeave: 'it stands nearer than wanted',
     done: { kind: 'in-window', readings: ['bodyClearTop', 'bodyClearBottom', 'padCover', 'padHung'] },
     whenOut: 'Set the caliper higher or lower: write down how bracket and spacers lie, and choose others.',
-    when: wholeSheet,
+    when: wholeOr('swap:rotor', 'swap:wheel', 'swap:pads', 'confirm:mount-loosened', 'confirm:bracket-loosened'),
   },
-  ...PAD_STEPS,
+  ...padSteps(kind),
   {
     id: 'pads-sound',
     station: 'pads',
@@ -94,9 +98,13 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     cautions: ['clean', 'rotor'],
     mends: ['pads'],
     loosens: 'shoes-loosened',
+    mayLeave: 'the pads are near their end',
     done: { kind: 'in-window', readings: ['padFixed', 'padMoving', 'discPads'] },
-    whenOut: 'Replace both pads. New ones are thicker: back the knobs off and slacken the cable first.',
-    when: wholeSheet,
+    whenOut:
+      kind === 'both-move'
+        ? 'Replace both pads. New ones are thicker: make room for them before the old ones come out.'
+        : 'Replace both pads. New ones are thicker: back the knobs off and slacken the cable first.',
+    when: wholeOr('swap:pads'),
   },
   {
     id: 'pads-kept',
@@ -107,7 +115,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     more: 'A split pin is new and bent to 90°; a spring’s ends sit in the pads’ holes.',
     why: 'A pad that comes out leaves no brake.',
     cautions: ['clean'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Held',
@@ -115,17 +123,19 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
       remedy: 'Fit a new split pin and bend its end, or seat the spring’s ends in the pads’ holes; then pull again.',
       stop: true,
     },
-    when: wholeSheet,
+    when: wholeOr('swap:pads', 'confirm:shoes-loosened'),
   },
   {
     id: 'light-through',
     station: 'pads',
     title: 'light through the caliper',
-    say: 'Look through the caliper against a light, before any knob is touched.',
+    say: 'Look through the caliper against a light, before anything is turned.',
     why: 'It shows at once which pad stands too near, and whether the body lies along the rotor.',
     tools: ['torch or white card'],
     cautions: ['rotor'],
     loosens: 'mount-loosened',
+    maySkip: 'a body that stands askew is found only by the gaps',
+    mayLeave: 'the body stands askew to the rotor',
     done: { kind: 'in-window', readings: ['light'] },
   },
   {
@@ -136,7 +146,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     title: 'caliper set by its school',
     say: ({ school }) => (kind === 'both-move' ? BOTH : (SET[school('gap') ?? 'float'] ?? BOTH)).say,
     more: ({ school }) => (kind === 'both-move' ? BOTH : (SET[school('gap') ?? 'float'] ?? BOTH)).more,
-    why: 'The body must lie along the rotor before gaps are measured. What the bolts still move, the knob makes good after.',
+    why: `The body must lie along the rotor before gaps are measured. ${kind === 'both-move' ? 'What the bolts still move, another float and squeeze makes good.' : 'What the bolts still move, the knob makes good after.'}`,
     tools: ['5 mm hex key', 'torque wrench'],
     cautions: ['rotor', 'motor'],
     done: {
@@ -154,13 +164,13 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     station: 'tighten',
     shorthand: 'ctight',
     before: 'fasteners',
-    title: 'caliper bolts, fresh threadlocker',
-    say: 'Tighten both caliper bolts to 6–8 N·m with fresh medium threadlocker.',
-    more: 'From memory; the maker’s figure comes first. Alternately; never the permanent kind; then look that nothing moved.',
-    why: 'Loosened, a caliper moves under braking; threadlocker holds once.',
+    title: 'caliper bolts to their figure',
+    say: `Tighten both caliper bolts by turns to ${sayFigure(CALIPER_BOLTS)}.`,
+    more: 'The maker’s figure comes first. Then look that nothing moved.',
+    why: 'A caliper whose bolts are short of their figure moves under braking.',
     tools: ['torque wrench'],
     cautions: ['maker'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Tight',
@@ -181,27 +191,6 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     why: 'Heat from a dragging pad fades the brake. A rub that the gauge did not show says where to look.',
     cautions: ['rotor'],
     done: { kind: 'in-window', readings: ['rub'] },
-  },
-  {
-    id: 'cut-off',
-    station: 'prove',
-    shorthand: 'cutoff',
-    before: 'walk-test',
-    title: 'lever cuts the motor off',
-    say: 'Battery in, wheel lifted: run the motor, squeeze the lever, it must stop.',
-    more: 'Then spin the wheel under power and brake it. Stand to the side, nobody in front of the wheel.',
-    why: 'A motor that pushes against the brake lengthens every stop.',
-    cautions: ['motor', 'rotor'],
-    mustBeDone: true,
-    done: {
-      kind: 'confirmed',
-      well: 'Cuts off',
-      ill: 'Runs on',
-      remedy:
-        'Do not ride. See that the lever’s switch moves and its plug is home; else it is for the maker’s workshop.',
-      stop: true,
-    },
-    when: ({ seen }) => seen('assisted') === 'yes',
   },
   BEDDING_STEP,
 ]

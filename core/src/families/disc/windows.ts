@@ -25,6 +25,8 @@ const BITE_HALF = 0.07
 const LATEST_START = 0.12
 /** An arm further off its stop than this stands in the cable: wear was taken up by cable, mm. Our choice. */
 const MOST_OFF_MM = 0.5
+/** A rotor that runs out no further is as wanted: what leaves no setting is something else, mm. */
+const WANTED_RUNOUT_MM = 0.2
 /** Both pads move: seen alike within this, mm. */
 const APART_MM = 0.12
 /** The latest that a caliper whose sum is its own may bite, of the reach. Our choice. */
@@ -130,6 +132,9 @@ export const discWindows =
         high: MOST_OFF_MM,
         target: 0,
         wallHigh: MOST_OFF_MM,
+        ...(kind === 'fixed-pad' && {
+          unsafe: { above: MOST_OFF_MM, say: 'the arm stands off its stop: wear was taken up by the cable' },
+        }),
         because: [
           {
             text: bothMove
@@ -161,6 +166,6 @@ export const discWindows =
 /** No setting neither rubs nor bites too late. */
 const emptyFor = (runout: number, least: number, most: number, wanted: number): NonNullable<Windows['empty']> => ({
   code: 'no-setting',
-  say: `True or replace the rotor first: with ${mm(runout, 2)} of runout the smallest gaps that do not rub bite at ${mm(least)}, wanted ${mm(wanted)}, at most ${mm(most)}.`,
+  say: `${runout > WANTED_RUNOUT_MM ? 'True or replace the rotor first' : 'The rotor runs true: look at the lever, its pull and its reach'}: with ${mm(runout, 2)} of runout the smallest gaps that do not rub bite at ${mm(least)}, wanted ${mm(wanted)}, at most ${mm(most)}.`,
   because: [{ text: 'Twice half the runout and its room, by the linkage and the lever.', source: COMPUTED }],
 })

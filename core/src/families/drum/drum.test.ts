@@ -5,6 +5,7 @@ import { drumTorque, drumWear } from '../../calculations/drum.ts'
 import { leverMatch } from '../../match/lever-match.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { stepsOn } from '../../run-sheet/status.ts'
+import { practiceGauge } from '../../simulate/practice.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import { walk } from '../../testing/hand.ts'
 import { confirm, seen, written } from '../../testing/stand.ts'
@@ -146,14 +147,21 @@ describe('the book’s hub drum', () => {
     expect(expectOk(perNewton(D, fixed)).torqueNm).toBeLessThan(expectOk(perNewton(D, HERE)).torqueNm)
   })
 
-  it('is told at the match that its lever comes to the bar, and what would help', () => {
+  it('fits at a hard squeeze, and is told what stop it reaches before the lever is near the bar', () => {
     const schools = { bite: { option: 'third', amount: 1 / 3 } }
     const match = expectOk(leverMatch(drumFamily, D, HERE, { schools, wetShare: 0.8 }))
-    expect(match).toMatchObject({ verdict: 'bar', remedy: expect.stringMatching(/larger drum, or less load/) })
+    // By hand from the two stops above: 60 − 17.6 mm to contact, −5.4 at 0.5 g, so 10 mm are left at 0.34 g.
+    expect(match).toMatchObject({
+      verdict: 'fits',
+      remark: expect.stringMatching(/near the bar at 0\.3\d g, 0\.50 g wanted/),
+    })
+    const heavy = expectOk(leverMatch(drumFamily, { ...D, leverReachMm: 38 }, HERE, { schools, wetShare: 0.8 }))
+    expect(heavy).toMatchObject({ verdict: 'bar', remedy: expect.stringMatching(/larger drum, or less load/) })
     const light = expectOk(
       leverMatch(drumFamily, { ...D, loadedMassKg: 55, drumRadiusMm: 45 }, HERE, { schools, wetShare: 0.8 }),
     )
-    expect(light.verdict).toBe('fits')
+    expect(light).toMatchObject({ verdict: 'fits' })
+    expect(light.remark).toBeUndefined()
   })
 
   it('refuses shoes that lock by themselves and a lining that ends before it begins', () => {
@@ -283,7 +291,7 @@ describe('opening the drum', () => {
   })
 
   const until = (step: string, ...bodies: readonly EntryBody[]) => {
-    const done: EntryBody[] = [seen('work', 'service')]
+    const done: EntryBody[] = [seen('motorAt', 'none'), seen('work', 'service')]
     const wants: Readonly<Record<string, readonly EntryBody[]>> = {
       'drum-clean': [seen('cleanedWith', 'water')],
       'linings-sound': [mm('liningThick', 2), seen('rivets', 'firm'), seen('liningFace', 'dull')],
@@ -292,12 +300,24 @@ describe('opening the drum', () => {
       'play-after': [mm('hubPlayNuts', 0)],
     }
     for (let act = 0; act < 30; act += 1) {
-      const { next } = expectOk(openJob(HARDWARE, written(...done)))
+      const job = expectOk(openJob(HARDWARE, written(...done)))
+      const { next } = job
       if (next.step.id === step) break
       const { id, done: ends } = next.step
+      const shown = practiceGauge(HARDWARE, job.dimensions, job.here, []) ?? {}
+      const asked = 'readings' in next ? next.readings : []
       const otherwise =
-        ends.kind === 'confirmed' ? confirm(id) : ({ kind: 'skip', step: id, reason: 'not here' } as const)
-      done.push(...(wants[id] ?? [otherwise]))
+        ends.kind === 'confirmed'
+          ? [confirm(id)]
+          : asked.map(
+              (reading): EntryBody => ({
+                kind: 'reading',
+                reading,
+                value: shown[reading] ?? 0,
+                unit: job.kit.reading(reading)?.unit ?? '',
+              }),
+            )
+      done.push(...(wants[id] ?? otherwise))
     }
     const job = expectOk(openJob(HARDWARE, written(...done, ...bodies)))
     const log = written(...done, ...bodies, { kind: 'skip', step, reason: 'in a hurry' })
@@ -377,7 +397,13 @@ describe('opening the drum', () => {
 
 describe('shoes loosened in a plain adjustment', () => {
   it('are centred, and the bearing adjusted and measured after them, as if it had been opened', () => {
-    const log: EntryBody[] = [confirm('wheel-seated'), confirm('hub-play'), bite(15), seen('drag', 'once')]
+    const log: EntryBody[] = [
+      seen('motorAt', 'none'),
+      confirm('wheel-seated'),
+      confirm('hub-play'),
+      bite(15),
+      seen('drag', 'once'),
+    ]
     const at = (...more: readonly EntryBody[]) =>
       expectOk(openJob({ family: 'drum', end: 'rear', dimensions: {} }, written(...log, ...more)))
     const on = (job: ReturnType<typeof at>) => stepsOn(job).map(({ id }) => id)
@@ -401,7 +427,9 @@ describe('a squeal after damp', () => {
     const { steps, last } = walk({ family: 'drum', end: 'front', dimensions: {}, practiceSeed: 4 }, [
       seen('work', 'damp'),
     ])
-    expect(steps.slice(0, 3)).toEqual(['squeal-before', 'squeal-stops', 'squeal-after'])
+    // It begins with looking: nobody makes a hard stop before strap, wheel, inner and lever were looked at, and it was walked.
+    expect(steps.slice(-4)).toEqual(['squeal-before', 'squeal-stops', 'squeal-after', 'release'])
+    expect(steps.slice(0, 3)).toEqual(['motor-asked', 'wheel-seated', 'hub-play'])
     const lines = last.family.sections?.(last).find(({ title }) => title === 'Squeal after damp')?.lines
     expect(lines).toEqual(['Before: it squeals. After 5 hard stops: the squeal is gone.'])
   })

@@ -90,6 +90,7 @@ export const drumFamily: Family = {
   }),
   opens:
     'The brake stays closed. For a flat tyre its strap and cable come off first, and go back on before the nuts are tight: a reaction arm that is not strapped is not to be ridden.',
+  wheelCloses: ['Nuts: tight on both sides, the reaction arm strapped. Unsure, let somebody look before it is ridden.'],
   sections: (at) => [
     { title: 'Linings', lines: wearLines(at) },
     { title: 'Squeal after damp', lines: squealLines(at) },

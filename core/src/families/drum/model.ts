@@ -38,6 +38,8 @@ const DISTURBS: Readonly<Record<string, Disturbance>> = {
   'swap:brake': 'forget',
 }
 
+const NO_LEVER = 'A larger drum, or less load: no common lever gives this one both force and travel.'
+
 /** A drum’s model. Refuses a cam that spreads nothing, and shoes that lock by themselves. */
 export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
   const of = (id: string) => d[id] as number
@@ -89,7 +91,7 @@ export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
     derived: [],
     noTurnHelps:
       'Look at the shoes: loosen the cone, and write that the shoes were loosened; then centre them with the brake held on. Worn linings are replaced with their plate.',
-    noLever: 'A larger drum, or less load: no common lever gives this one both force and travel.',
+    noLever: { bar: NO_LEVER, weak: NO_LEVER },
     predict,
     slopes: slopesOf(predict),
     observe(id, value, spec) {

@@ -1,8 +1,10 @@
 import { biteReading } from '../../bench/bite.ts'
+import { rangeOf } from '../../brake/dimension.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
+import { DRUM_DIMENSIONS } from './dimensions.ts'
 
 const HANDBOOK: Source = {
   kind: 'common-practice',
@@ -23,11 +25,12 @@ const play = (id: string, title: string, shorthand: string, when: string): Readi
     shorthand,
     [0, 10],
     'rule at the rim',
-    `Push the rim from side to side, ${when}: how far it goes. Nothing felt is 0.`,
+    `Push the wheel from side to side, ${when}: how far it goes, at the rim. Nothing felt is 0.`,
     {
       limit: {
         low: 0,
         high: NO_PLAY_MM,
+        unsafe: { above: NO_PLAY_MM, say: 'the hub has play' },
         text: 'No play at the rim; the axle still turns freely.',
         source: OURS,
       },
@@ -105,7 +108,7 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     'drumRadius',
     'drum’s inside radius',
     'dradius',
-    [25, 80],
+    rangeOf(DRUM_DIMENSIONS, 'drumRadiusMm'),
     'inside caliper',
     'Half of what is measured across it.',
     {
@@ -122,6 +125,7 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     sd: 0,
     instrument: 'counted',
     how: 'Hard stops on a clear level place against a squeal after damp standing.',
+    ridden: true,
     limit: {
       low: 3,
       high: 50,
@@ -215,7 +219,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'squeals',
     title: 'when braked',
     shorthand: 'squeal',
-    how: 'Roll and brake, before anything is done.',
+    how: 'Roll and brake, before any hard stop.',
     options: [
       { id: 'quiet', title: 'quiet' },
       { id: 'squeals', title: 'squeals' },

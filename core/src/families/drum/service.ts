@@ -10,13 +10,17 @@ export const SERVICE_WORK = {
 export const SQUEAL_WORK = {
   id: 'damp',
   title: 'a squeal after damp',
-  says: 'The whole sheet; hard stops before and after it say whether the squeal is gone.',
+  says: 'The whole sheet first; then hard stops, and whether the squeal is gone after them.',
 }
 
 const opening = ({ work }: Circumstances): boolean => work === SERVICE_WORK.id
 const squealing = ({ work }: Circumstances): boolean => work === SQUEAL_WORK.id
 /** The plate was off or loose, in whatever job: shoes are centred, and the bearing adjusted after them. */
-const closed = (here: Circumstances): boolean => opening(here) || fitting(here) || here.loosened('shoes')
+const closed = (here: Circumstances): boolean =>
+  opening(here) || fitting(here) || here.loosened('shoes') || here.swapped('pads') || here.swapped('wheel')
+/** Strap and cable were off: the drum was opened, the brake fitted, or its wheel changed. */
+const unhooked = (here: Circumstances): boolean =>
+  opening(here) || fitting(here) || here.swapped('pads') || here.swapped('wheel')
 
 /** A drum goes by the largest diameter stamped in it. */
 function judgeInside({ number }: Pick<OnStand, 'number'>): Verdict | undefined {
@@ -38,41 +42,6 @@ function judgeInside({ number }: Pick<OnStand, 'number'>): Verdict | undefined {
 /** From the felt pen to the axle nuts, in the order of the hand. All of it stands with the wheel. */
 export const SERVICE_STEPS: readonly StepSpec[] = [
   {
-    id: 'squeal-before',
-    station: 'wheel',
-    before: 'wheel-seated',
-    title: 'squeal, before',
-    say: 'Roll and brake: does it squeal?',
-    why: 'After standing in the damp a drum squeals; several hard stops usually clear it (common practice).',
-    cautions: ['walking'],
-    done: { kind: 'measured', readings: ['squeals'] },
-    when: squealing,
-  },
-  {
-    id: 'squeal-stops',
-    station: 'wheel',
-    before: 'wheel-seated',
-    title: 'several hard stops',
-    say: 'Make several hard stops on a clear level place, counted.',
-    more: 'By a heavier rider if there is one. From riding pace, hard, the wheel not locked. A small drum fades on a long descent: let it cool between.',
-    why: 'Damp and dust on the linings are rubbed off; heat dries them.',
-    cautions: ['walking'],
-    done: { kind: 'in-window', readings: ['hardStops'] },
-    whenOut: 'A few more: three at least.',
-    when: squealing,
-  },
-  {
-    id: 'squeal-after',
-    station: 'wheel',
-    before: 'wheel-seated',
-    title: 'squeal, after',
-    say: 'Roll and brake again: is the squeal gone?',
-    why: 'What is still there after the stops is not damp.',
-    cautions: [],
-    done: { kind: 'in-window', readings: ['squealsAfter'] },
-    when: squealing,
-  },
-  {
     id: 'arm-marked',
     station: 'wheel',
     shorthand: 'armmark',
@@ -83,6 +52,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     why: 'The angle between axle and reaction arm was set on the bicycle; without a mark it is set anew.',
     tools: ['felt pen'],
     cautions: [],
+    maySkip: 'the arm is set anew on the bicycle',
     done: {
       kind: 'confirmed',
       well: 'Marked',
@@ -98,9 +68,9 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     before: 'wheel-seated',
     title: 'brake plate off',
     say: 'Axle in the vice: lock nut, cone adjuster, then lift the plate off.',
-    more: 'Hook spanner on the lock nut, thin cone spanner (17 mm is usual, from memory) on the cone. Lay the parts down in their order.',
+    more: 'Thin spanner (17 mm is usual, from memory) on the lock nut, hook spanner on the cone adjuster. Lay the parts down in their order.',
     why: 'Dust lies under the plate: it is made wet before it can rise.',
-    tools: ['vice with soft jaws', 'hook spanner', 'thin cone spanner'],
+    tools: ['vice with soft jaws', 'thin 17 mm spanner', 'hook spanner'],
     cautions: ['drum-dust'],
     done: {
       kind: 'confirmed',
@@ -134,9 +104,10 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     tools: ['caliper'],
     cautions: ['drum-dust', 'clean'],
     mends: ['pads'],
+    mayLeave: 'the linings are near their end',
     done: { kind: 'in-window', readings: ['liningThick', 'rivets', 'liningFace'], optional: ['camKind'] },
     whenOut: 'Replace the plate assembly before they are at their rivets.',
-    when: opening,
+    when: (here) => opening(here) || here.swapped('pads'),
   },
   {
     id: 'drum-sound',
@@ -148,7 +119,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     tools: ['inside caliper'],
     cautions: [],
     done: { kind: 'judged', judge: judgeInside, readings: ['drumInside'], optional: ['drumStamped'] },
-    when: opening,
+    when: (here) => opening(here) || here.swapped('wheel'),
   },
   {
     id: 'greased',
@@ -202,7 +173,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
       ill: 'The strap does not reach',
       remedy: 'Turn plate and arm on the axle until strap and stay meet without force, then tighten again.',
     },
-    when: fitting,
+    when: (here) => fitting(here) || here.swapped('wheel'),
   },
   {
     id: 'shoes-centred',
@@ -210,16 +181,17 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     shorthand: 'centred',
     before: 'wheel-seated',
     title: 'shoes centred',
-    say: 'Squeeze the brake on, hold it, and tighten the cone adjuster so.',
-    more: 'Squeeze before the cone is turned: the shoes push the plate to the drum’s middle, and the cone holds it there.',
+    say: 'Press the brake arm on by hand, hold it, and tighten the cone adjuster so.',
+    more: 'By hand, as the cable is off; before the cone is turned. The shoes push the plate to the drum’s middle, and the cone holds it there.',
     why: 'A plate off the middle lets one shoe scrape while the other does nothing.',
-    tools: ['thin cone spanner'],
+    tools: ['hook spanner'],
     cautions: [],
     done: {
       kind: 'confirmed',
       well: 'Held on and tightened',
       ill: 'Shoes do not take hold',
-      remedy: 'Take the cable in until they do; then centre them, and set the cable after.',
+      remedy:
+        'Turn the arm further by hand until they do; where it meets nothing, the linings are at their end: look at them again.',
     },
     when: closed,
   },
@@ -230,11 +202,10 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     title: 'bearing adjusted to just no play',
     say: 'Adjust the cone until the play at the rim is just gone; measure it.',
     why: 'Play lets the shoes off their middle; too tight wears the bearing.',
-    tools: ['thin cone spanner'],
+    tools: ['hook spanner'],
     cautions: [],
-    mustBeDone: true,
     done: { kind: 'in-window', readings: ['hubPlay'] },
-    whenOut: 'A little more on the cone, brake held on; the axle must still turn freely.',
+    whenOut: 'A little more on the cone, arm held on by hand; the axle must still turn freely.',
     when: closed,
   },
   {
@@ -245,9 +216,8 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     title: 'lock nut',
     say: 'Hold the cone and tighten the lock nut to the hub maker’s figure.',
     why: 'Only the maker’s figure will do; it also takes a little play away.',
-    tools: ['hook spanner', 'torque wrench'],
+    tools: ['hook spanner', 'thin 17 mm spanner', 'torque wrench'],
     cautions: ['maker'],
-    mustBeDone: true,
     done: {
       kind: 'confirmed',
       well: 'Tight',
@@ -259,6 +229,67 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   },
 ]
 
+/** A squeal after damp: ridden once all that a ride hangs on was looked at and walked. */
+export const SQUEAL_STEPS: readonly StepSpec[] = [
+  {
+    id: 'squeal-before',
+    station: 'prove',
+    title: 'squeal, before',
+    say: 'Roll and brake at walking pace: does it squeal?',
+    why: 'After standing in the damp a drum squeals; several hard stops usually clear it (common practice).',
+    cautions: ['walking'],
+    maySkip: 'what the stops changed is not told',
+    done: { kind: 'measured', readings: ['squeals'] },
+    when: squealing,
+  },
+  {
+    id: 'squeal-stops',
+    station: 'prove',
+    title: 'several hard stops',
+    say: 'Make several hard stops on a clear level place, counted.',
+    more: 'By a heavier rider if there is one. From riding pace, hard, the wheel not locked. A small drum fades on a long descent: let it cool between.',
+    why: 'Damp and dust on the linings are rubbed off; heat dries them.',
+    cautions: ['walking'],
+    maySkip: 'damp is not told apart from glaze',
+    mayLeave: 'fewer stops than usually clear it',
+    done: { kind: 'in-window', readings: ['hardStops'] },
+    whenOut: 'A few more: three at least.',
+    when: squealing,
+  },
+  {
+    id: 'squeal-after',
+    station: 'prove',
+    title: 'squeal, after',
+    say: 'Roll and brake again: is the squeal gone?',
+    why: 'What is still there after the stops is not damp.',
+    cautions: [],
+    maySkip: 'damp is not told apart from glaze',
+    mayLeave: 'it squeals still',
+    done: { kind: 'in-window', readings: ['squealsAfter'] },
+    when: squealing,
+  },
+]
+
+/** Once plate and wheel are in: what was off goes back on. */
+export const CABLE_BACK: StepSpec = {
+  id: 'cable-back',
+  station: 'mount',
+  shorthand: 'hooked',
+  title: 'cable back on the arm',
+  say: 'Hook the cable back in its stop and on the arm, and pull at both.',
+  more: 'The strap first; then housing in its stop, inner on the arm, its head in its pocket in the lever.',
+  why: 'Cable and strap were off; a brake that is not hooked is none.',
+  cautions: ['reaction-arm'],
+  done: {
+    kind: 'confirmed',
+    well: 'Hooked',
+    ill: 'Does not hook',
+    remedy: 'Turn the barrel in, or let cable out at the anchor, until it hooks without force.',
+    stop: true,
+  },
+  when: unhooked,
+}
+
 /** Once the wheel is in. */
 export const PLAY_AFTER: StepSpec = {
   id: 'play-after',
@@ -269,8 +300,7 @@ export const PLAY_AFTER: StepSpec = {
   why: 'The nuts move the cones: what was right before may be tight or loose now.',
   tools: ['torque wrench'],
   cautions: ['maker'],
-  mustBeDone: true,
   done: { kind: 'in-window', readings: ['hubPlayNuts'] },
   whenOut: 'Nuts off again, cone adjusted, lock nut, nuts on: until none is felt with them tight.',
-  when: closed,
+  when: (here) => closed(here) || here.happened(['confirm:axle-loosened']),
 }

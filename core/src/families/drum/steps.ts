@@ -1,10 +1,45 @@
-import { type StepSpec, wholeSheet } from '../../brake/step.ts'
-import { PLAY_AFTER, SERVICE_STEPS } from './service.ts'
+import { COVERED, lookedOver } from '../../bench/looked-over.ts'
+import { retold } from '../../bench/steps.ts'
+import { type StepSpec, wholeOr } from '../../brake/step.ts'
+import { CABLE_BACK, PLAY_AFTER, SERVICE_STEPS, SQUEAL_STEPS } from './service.ts'
+
+/** Common steps in the words of a drum: its wheel hangs on nuts. */
+const DRUM_WORDS: readonly StepSpec[] = [
+  retold('dead-first', {
+    say: 'First see cable and strap hooked, and look at the cable’s head.',
+    more: 'The head of the inner must sit in its pocket in the lever; the brake arm must move when the lever does.',
+    why: 'A dead brake is most often a cable off its arm (common practice).',
+    done: {
+      well: 'All hooked',
+      remedy:
+        'See what let go: a head out of its pocket, housing out of its stop, an inner that slipped. Put that right first.',
+    },
+  }),
+  retold('wheel-seated', {
+    say: 'Loosen both nuts, push the wheel fully home in the dropouts, tighten them.',
+    more: 'Non-turn washers in place. Look again before touching the brake.',
+  }),
+  retold('untouched', {
+    title: 'brake arm, strap and anchor',
+    say: 'Look at what nobody has touched: nuts and anchor tight, the brake arm free.',
+  }),
+  retold('wheel-fastened', {
+    say: 'Look at the wheel’s fastening again: both nuts tight, washers in place.',
+    more: 'The strap with them.',
+    done: { remedy: 'Seat the wheel and tighten it again; worn nuts and stripped axles are replaced.' },
+  }),
+]
 
 /** What is done at every drum beside what is common. */
 export const DRUM_STEPS: readonly StepSpec[] = [
+  ...DRUM_WORDS,
+  lookedOver({
+    more: 'Inner at both ends, its head in its pocket; housing and its ends; the anchor’s own bolt. Squeezed hard, the brake arm is not parallel with the ridge; no grease at the drum.',
+    covers: [...COVERED, 'wear-angle'],
+  }),
   ...SERVICE_STEPS,
   PLAY_AFTER,
+  CABLE_BACK,
   {
     id: 'reaction-arm',
     station: 'mount',
@@ -13,7 +48,7 @@ export const DRUM_STEPS: readonly StepSpec[] = [
     say: 'See that the reaction arm is strapped to frame or fork, and pull at it.',
     why: 'Unstrapped, the whole plate turns with the wheel at the first braking and locks it.',
     cautions: ['reaction-arm', 'maker'],
-    mustBeDone: true,
+    beforeRiding: true,
     done: {
       kind: 'confirmed',
       well: 'Strapped and tight',
@@ -27,13 +62,14 @@ export const DRUM_STEPS: readonly StepSpec[] = [
     station: 'pads',
     title: 'linings by the arm’s angle',
     say: 'Measure the arm from the ridge on the plate: at rest, and squeezed hard.',
-    why: 'Nobody sees the linings without opening the drum; the arm shows what remains of them.',
+    why: 'With the drum closed the arm shows what remains of the linings.',
     tools: ['protractor'],
     cautions: [],
     mends: ['pads'],
+    mayLeave: 'the linings are near their end',
     done: { kind: 'in-window', readings: ['armAtRest', 'armApplied'] },
     whenOut: 'Plan a new plate assembly; taking the cable in further does not help.',
-    when: wholeSheet,
+    when: wholeOr('swap:pads'),
   },
   {
     id: 'drag-free',
@@ -43,6 +79,8 @@ export const DRUM_STEPS: readonly StepSpec[] = [
     why: 'A drum that drags grows hot and fades; it is heard before it is felt.',
     cautions: ['drum-heat'],
     loosens: 'shoes-loosened',
+    mayLeave: 'it drags a little and grows warm',
     done: { kind: 'in-window', readings: ['drag'] },
   },
+  ...SQUEAL_STEPS,
 ]

@@ -1,8 +1,8 @@
 import { cableAdjusters } from '../../bench/adjusters.ts'
+import { retold } from '../../bench/steps.ts'
 import type { DimensionSpec, Dimensions, Here } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
 import type { BrakeModel } from '../../brake/model.ts'
-import { wholeSheet } from '../../brake/step.ts'
 import { linearPull } from '../../calculations/linear-pull.ts'
 import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
@@ -13,7 +13,7 @@ import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
 import { SCREW_READINGS } from '../rim/readings/dial.ts'
 import { linearPullOutline } from './outline.ts'
-import { GUIDE_BOOT } from './readings.ts'
+import { GUIDE_BOOT, GUIDE_PIPE } from './readings.ts'
 
 const ARM_DIMENSIONS: readonly DimensionSpec[] = [
   length('pivotSpacingMm', 'boss spacing', 80, 50, 120),
@@ -44,20 +44,36 @@ export const linearPullFamily: Family = rimFamily('boss', {
   title: 'linear-pull',
   dimensions: [...ARM_DIMENSIONS, ...SPRING_DIMENSIONS, ...RIM_DIMENSIONS],
   readings: [SCREW_READINGS.left, SCREW_READINGS.right],
-  seen: [GUIDE_BOOT],
+  seen: [GUIDE_PIPE, GUIDE_BOOT],
   steps: [
+    retold('dead-first', {
+      title: 'guide pipe hooked',
+      say: 'First hook the guide pipe, and look at the cable’s head.',
+      done: {
+        well: 'Hooked',
+        remedy:
+          'See what holds it open: a guide pipe worn out of its slot, a cable’s head out of its pocket. Put that right first.',
+      },
+    }),
+    retold('untouched', {
+      title: 'mounting bolts, pivots, anchor and guide pipe',
+      more: 'The guide pipe hooked; nothing cracked where it hangs.',
+      why: 'A dead brake is often just an unhooked guide pipe; a loose bolt undoes every setting.',
+    }),
     {
       id: 'guide-boot',
       station: 'match',
-      title: 'guide pipe with its boot',
-      say: 'Look at the guide pipe: its boot on, the pipe in its slot?',
-      why: 'Without its boot the pipe works out of its slot, and the brake is dead.',
+      title: 'guide pipe hooked, its boot on',
+      say: 'Look at the guide pipe: in its slot, the slot whole, its boot on?',
+      why: 'A pipe out of its slot is a dead brake; the boot keeps dirt out.',
       cautions: [],
-      done: { kind: 'in-window', readings: ['guideBoot'] },
-      when: wholeSheet,
+      done: { kind: 'in-window', readings: ['guidePipe', 'guideBoot'] },
     },
   ],
-  standsOn: { 'reading:guideBoot': ['swap:brake', 'swap:cable'] },
+  standsOn: {
+    'reading:guideBoot': ['swap:brake', 'swap:cable'],
+    'reading:guidePipe': ['swap:brake', 'swap:cable', 'confirm:axle-loosened'],
+  },
   worked({ dimensions: d, number }) {
     return {
       dimensions: SHAPE,

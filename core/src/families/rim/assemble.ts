@@ -90,6 +90,9 @@ export function rimModel(
     steered: ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference'],
     needed: ['gapLeft', 'gapRight', 'biteTravel'],
     derived: [GAP_DIFFERENCE],
+    noLever: {
+      'weak-wet': 'Fit pads made for this rim, and keep it and the pads clean; tell the rider what rain does.',
+    },
     noTurnHelps:
       'Look at the wheel again; then choose another bite school, move the spring to another hole, or clamp the cable anew.',
     ...rimReadings(d, linkage, lever),

@@ -13,12 +13,13 @@ export const RIM_GRAPH: Graph = {
   'reading:rimMark': ['swap:wheel'],
   'reading:wearLine': ['swap:wheel'],
   'reading:trackStep': ['swap:wheel'],
+  'reading:trackFace': ['swap:wheel'],
   'reading:rimMaterial': ['swap:wheel'],
   'reading:padCompound': ['swap:pads'],
   'confirm:provisional-clamp': ['swap:cable', 'swap:brake', 'swap:lever', 'swap:housing'],
   'reading:padLeft': ['swap:pads'],
   'reading:padRight': ['swap:pads'],
-  'reading:padFace': ['swap:pads'],
+  'reading:padFace': ['swap:pads', 'reading:trackFace'],
   'reading:shoeLeft': TURNED_SHOES,
   'reading:shoeRight': TURNED_SHOES,
   'reading:padTall': ['swap:pads'],
@@ -36,9 +37,9 @@ export const RIM_GRAPH: Graph = {
   'reading:gapLeft': SQUEEZED,
   'reading:gapRight': SQUEEZED,
   'reading:biteTravel': SQUEEZED,
-  'reading:firstTouch': [...SQUEEZED, 'reading:wheelOffset'],
+  'reading:firstTouch': [...SQUEEZED, 'reading:wheelOffset', 'confirm:axle-loosened'],
   'reading:padsBack': MOVED,
-  'reading:spin': SQUEEZED,
+  'reading:spin': [...SQUEEZED, 'confirm:axle-loosened'],
 }
 
 /** A caliper on one bolt: found askew and turned square again, its pads stand elsewhere. */

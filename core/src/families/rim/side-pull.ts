@@ -1,3 +1,4 @@
+import { retold } from '../../bench/steps.ts'
 import type { Dimensions, Here, TraitSpec } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
 import type { Shape } from '../../brake/frame.ts'
@@ -54,9 +55,21 @@ const CABLE_SIDE_STEP: StepSpec = {
   say: 'From behind the bar: on which side does the cable come to the caliper?',
   why: 'It tells which arm turns about which pivot, and so which pad climbs and which sinks as they wear. In front it is usually the right, behind the left (from memory).',
   cautions: [],
+  maySkip: 'which pad climbs and which sinks is taken as usual',
   done: { kind: 'measured', readings: ['cableSide'] },
   when: wholeSheet,
 }
+
+/** A caliper that is dead is most often only open. */
+const DEAD_FIRST = retold('dead-first', {
+  title: 'quick-release of the brake closed',
+  say: 'First close the quick-release of the brake, and look at the cable’s head.',
+  done: {
+    well: 'Closed, head home',
+    remedy:
+      'See what holds it open: a cable’s head out of its pocket, a quick-release that does not stay shut. Put that right first.',
+  },
+})
 
 /** What the side the cable comes to stands on. */
 const CABLE_SIDE_GRAPH = { 'reading:cableSide': ['swap:brake'] } as const
@@ -162,7 +175,7 @@ export const sidePullFamily = (own: Own): Family =>
     opens:
       'Where it has a small lever at the caliper or at the brake lever, that opens it to take the wheel out; closed, it stands as it was handed over. Before riding, close it and squeeze hard: the lever must not come to the bar.',
     seen: [CABLE_SIDE_SEEN],
-    steps: [CABLE_SIDE_STEP],
+    steps: [CABLE_SIDE_STEP, DEAD_FIRST],
     standsOn: CABLE_SIDE_GRAPH,
     worked: sidePullWorked,
   })

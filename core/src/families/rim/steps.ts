@@ -1,8 +1,25 @@
-import { fitting, type StepSpec, wholeSheet } from '../../brake/step.ts'
+import { COVERED, lookedOver } from '../../bench/looked-over.ts'
+import { fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
 import { judgePadHeight, judgePadMatch, judgePadsBack, judgePadWear, judgeToe } from '../../pads/judges.ts'
 
 /** What is done at every rim brake beside what is common. */
 export const RIM_STEPS: readonly StepSpec[] = [
+  lookedOver({
+    more: 'Inner at both ends, its head in its pocket; housing and its ends; the anchor’s own bolt. Rim and track, pads whole on it and off the tyre, closed ends forward, both coming back.',
+    covers: [
+      ...COVERED,
+      'rim-sound',
+      'pad-match',
+      'pads-sound',
+      'pads-direction',
+      'pads-height',
+      'pads-back',
+      'arms-free',
+      'pivot-play',
+      'guide-boot',
+    ],
+    cautions: ['tyre', 'shoe'],
+  }),
   {
     id: 'wheel-true',
     station: 'wheel',
@@ -11,6 +28,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
     more: 'Runout side to side and up and down; the middle is between the stays or the fork’s legs.',
     why: 'Half the runout is the closest a pad can stand without rubbing: it sets the rub wall.',
     cautions: [],
+    mayLeave: 'the gaps must be that much wider',
     done: { kind: 'in-window', readings: ['lateralRunout', 'radialRunout', 'wheelOffset'] },
     whenOut: 'Seat the wheel again; if it stays so, true or dish it. No screw of the brake is touched before.',
   },
@@ -23,14 +41,15 @@ export const RIM_STEPS: readonly StepSpec[] = [
     tools: ['hooked probe or outside caliper'],
     mends: ['wheel'],
     cautions: [],
+    mayLeave: 'the rim is near its end',
     done: {
       kind: 'in-window',
-      readings: ['rimMaterial', 'rimWall', 'wearLine', 'trackStep'],
+      readings: ['rimMaterial', 'rimWall', 'wearLine', 'trackStep', 'trackFace'],
       optional: ['rimMark'],
     },
     exempt: { rimWall: { reading: 'rimMaterial', is: 'steel' } },
     whenOut: 'The rim is near its end: think of replacing it before any work on the brake.',
-    when: wholeSheet,
+    when: wholeOr('swap:wheel'),
   },
   {
     id: 'pad-match',
@@ -40,13 +59,14 @@ export const RIM_STEPS: readonly StepSpec[] = [
     why: 'The wrong compound tears a carbon track, wears an alloy one, or does not brake.',
     mends: ['pads', 'wheel'],
     cautions: ['clean'],
+    mayLeave: 'it brakes less, or wears sooner',
     done: {
       kind: 'judged',
       judge: judgePadMatch,
       readings: ['rimMaterial', 'padCompound'],
       optional: ['padDeep', 'armSpace'],
     },
-    when: wholeSheet,
+    when: wholeOr('swap:pads', 'swap:wheel'),
   },
   {
     id: 'provisional-clamp',
@@ -58,6 +78,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
     why: 'Pads are set with the brake applied; set one arm at a time they wear a ridge later (common practice). It is clamped for good once they are tight.',
     tools: ['5 mm hex key', 'cable puller'],
     cautions: ['tension'],
+    maySkip: 'pads set without the brake applied wear a ridge later',
     done: {
       kind: 'confirmed',
       well: 'Clamped for now',
@@ -76,8 +97,9 @@ export const RIM_STEPS: readonly StepSpec[] = [
     tools: ['caliper'],
     cautions: ['clean'],
     mends: ['pads'],
+    mayLeave: 'the pads are near their end',
     done: { kind: 'judged', judge: judgePadWear, readings: ['padLeft', 'padRight', 'padFace'] },
-    when: wholeSheet,
+    when: wholeOr('swap:pads'),
   },
   {
     id: 'pads-direction',
@@ -86,10 +108,9 @@ export const RIM_STEPS: readonly StepSpec[] = [
     say: 'Look at each shoe: its closed end must face forward, the way the rim runs.',
     why: 'The rim pushes the pad against the closed end; the retaining screw carries no braking load.',
     cautions: ['shoe'],
-    mustBeDone: true,
     loosens: 'shoes-loosened',
     done: { kind: 'in-window', readings: ['shoeLeft', 'shoeRight'] },
-    when: wholeSheet,
+    when: wholeOr('swap:pads', 'confirm:shoes-loosened'),
   },
   {
     id: 'pads-height',
@@ -101,13 +122,14 @@ export const RIM_STEPS: readonly StepSpec[] = [
     tools: ['rule'],
     cautions: ['tyre'],
     loosens: 'shoes-loosened',
+    mayLeave: 'a pad that wears off its place is looked at sooner',
     done: {
       kind: 'judged',
       judge: judgePadHeight,
       readings: ['trackTall', 'padTall', 'padEdgeLeft', 'padEdgeRight', 'padArc'],
       optional: ['padShape', 'padLength', 'washersNow', 'washerStep'],
     },
-    when: wholeSheet,
+    when: wholeOr('swap:pads', 'swap:wheel', 'confirm:shoes-loosened'),
   },
   {
     id: 'pads-toe',
@@ -118,8 +140,9 @@ export const RIM_STEPS: readonly StepSpec[] = [
     tools: ['feeler', 'a shim for the rear edge'],
     cautions: ['clean'],
     loosens: 'shoes-loosened',
+    mayLeave: 'it may squeal',
     done: { kind: 'judged', judge: judgeToe, readings: ['toeLeft', 'toeRight', 'padsSet'], optional: ['padLength'] },
-    when: wholeSheet,
+    when: wholeOr('swap:pads', 'confirm:shoes-loosened'),
   },
   {
     id: 'pads-tight',
@@ -130,7 +153,6 @@ export const RIM_STEPS: readonly StepSpec[] = [
     more: 'Both pads must be tight, whole on the track and off the tyre.',
     why: 'The bite is never set on a pad that can still move.',
     cautions: ['tyre', 'clean'],
-    mustBeDone: true,
     loosens: 'shoes-loosened',
     done: {
       kind: 'confirmed',
@@ -138,6 +160,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
       ill: 'One turns or is off the track',
       remedy:
         'Set that shoe again with the brake applied, hold it against turning and tighten it; then twist both once more.',
+      stop: true,
     },
   },
   {
@@ -149,8 +172,9 @@ export const RIM_STEPS: readonly StepSpec[] = [
     why: 'Springs must overcome the friction of cable and pivots, or a pad stays on the rim; more spring than that only makes the lever heavy.',
     tools: ['spring scale'],
     cautions: ['clean'],
+    mayLeave: 'the pads come back slowly',
     done: { kind: 'judged', judge: judgePadsBack, readings: ['padsBack'], optional: ['leverWeight', 'leverBack'] },
-    when: wholeSheet,
+    when: wholeOr('swap:cable', 'swap:housing', 'swap:lever', 'confirm:mount-loosened'),
   },
   {
     id: 'spin',

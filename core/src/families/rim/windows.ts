@@ -15,6 +15,7 @@ import { bisect } from '../../mechanics/bisect.ts'
 import { fingerTravel } from '../../mechanics/lever.ts'
 import { BITE, biteSetting, DEFAULT_BITE, type RimThrow, WIDEST_GAP_MM } from './bite.ts'
 import { Q, RIM_INPUTS } from './model.ts'
+import { WANTED_RUNOUT_MM } from './readings/wheel.ts'
 
 /**
  * Half-widths, our choice, no source. What the school names is held as closely as a hand can set it; what only
@@ -48,7 +49,7 @@ const WIDEST_RIM_MM = 5
 /** Windows that hang on what the wheel is made of and what is marked on it. A steel rim is not judged by its wall. */
 function wearWindows({ number, seen }: Looked): Record<string, Window> {
   const rimMarkMm = number('rimMark')
-  const rimLeast = rimMarkMm ?? RIM_UNSAFE_MM
+  const rimLeast = Math.max(rimMarkMm ?? RIM_UNSAFE_MM, RIM_UNSAFE_MM)
   const rim = windowOf('rimWall', {
     low: Math.max(RIM_WORN_MM, rimLeast),
     high: WIDEST_RIM_MM,
@@ -57,8 +58,8 @@ function wearWindows({ number, seen }: Looked): Record<string, Window> {
     source: WORN_RIM,
   })
   const limit = (mark: number | undefined, least: number): Because => ({
-    text: `Not ridden under ${mm(least)}${mark === undefined ? '' : ', its own mark'}.`,
-    source: mark === undefined ? MEMORY : OWN_MARK,
+    text: `Not ridden under ${mm(least)}${mark === least ? ', its own mark' : ''}.`,
+    source: mark === least ? OWN_MARK : MEMORY,
   })
   return seen('rimMaterial') === 'steel'
     ? {}
@@ -268,7 +269,10 @@ function emptyWindow(
   if (walls.bar - walls.rub < NARROWEST_MM) {
     return {
       code: 'no-setting',
-      say: `True the wheel first: ${wheel} leaves no setting that neither rubs nor reaches the bar.`,
+      say:
+        runout !== undefined && runout <= WANTED_RUNOUT_MM
+          ? `No setting neither rubs nor reaches the bar. It is not the wheel, with ${wheel}: look at the lever, its pull and its reach, and for a soft housing.`
+          : `True the wheel first: ${wheel} leaves no setting that neither rubs nor reaches the bar.`,
       because,
     }
   }
@@ -276,7 +280,7 @@ function emptyWindow(
   return wanted < (walls.rub + walls.bar) / 2
     ? {
         code: 'school-too-tight',
-        say: `A gap of ${mm(wanted)} would rub: ${wheel} needs at least ${mm(walls.rub)}. True the wheel, or choose a school that bites later.`,
+        say: `A gap of ${mm(wanted)} would rub: ${wheel} needs at least ${mm(walls.rub)}. ${runout !== undefined && runout <= WANTED_RUNOUT_MM ? 'Choose' : 'True the wheel, or choose'} a school that bites later.`,
         because,
       }
     : {

@@ -1,4 +1,3 @@
-import { SWAPPED_PARTS } from '../../bench/graph.ts'
 import { partOf, readSchool } from '../../brake/school.ts'
 import { routeOf } from '../../cable/route.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
@@ -42,9 +41,13 @@ export function admitSwap({ kit }: Stand, entry: EntryBody & { kind: 'swap' }): 
     const read = readSchool(school, entry.to)
     return read.ok ? ok(entry) : read
   }
-  if (!SWAPPED_PARTS.includes(entry.part)) {
-    const known = [...SWAPPED_PARTS, ...kit.schools.map(partOf)].join(', ')
-    return refuse('unknown-part', 'part', `There is no part “${entry.part}”. Accepted: ${known}.`)
+  if (!kit.parts.includes(entry.part)) {
+    const known = [...kit.parts, ...kit.schools.map(partOf)].join(', ')
+    return refuse(
+      'unknown-part',
+      'part',
+      `A ${kit.family.title} brake has no part “${entry.part}”. Accepted: ${known}.`,
+    )
   }
   return entry.to.trim() === '' ? refuse('missing', 'to', `Say what the ${entry.part} was swapped for.`) : ok(entry)
 }

@@ -3,6 +3,7 @@ import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import { formatQuantity } from '../../quantity/quantity.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Stand } from '../stand.ts'
+import { mayRide } from './riding.ts'
 
 /** A reading in its unit and range, and possible beside the others of the same brake. */
 export function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
@@ -24,10 +25,16 @@ export function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' 
     const shown = typeof entry.value === 'number' ? formatQuantity(entry.value, spec.unit) : `“${entry.value}”`
     return refuse('out-of-range', 'value', `${spec.title} is ${shown}. Accepted: ${range}.`)
   }
+  if (spec.ridden && entry.value > 0) {
+    const rides = mayRide(stand, 'reading')
+    if (!rides.ok) return rides
+  }
   return admitAmong(stand, entry.reading, entry.value, entry)
 }
 
 function admitSeen(seen: SeenSpec, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
+  if (entry.unit !== '')
+    return refuse('wrong-unit', 'unit', `${seen.title} is seen, not measured: it has no unit, not “${entry.unit}”.`)
   return seen.options.some((each) => each.id === entry.value)
     ? ok(entry)
     : refuse(

@@ -2,7 +2,8 @@ import { isBenchAct, SQUEEZES } from '../../brake/acts.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Stand } from '../stand.ts'
-import { SETTLED, stepStatus, stepsOn } from '../status.ts'
+import { heldAt, stepsOn } from '../status.ts'
+import type { Held } from '../step-state.ts'
 
 /** A step of this job’s sheet, or an act of the bench, that is told by hand. */
 export function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBody> {
@@ -36,16 +37,20 @@ export function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<E
   return ok(entry)
 }
 
-/** A step is skipped with a reason, where it may be. */
+/** Why a step is not passed over as it stands. */
+const HELD: Readonly<Record<Held, (title: string) => string>> = {
+  stop: (title) =>
+    `“${title}” is not skipped: a bicycle is not ridden like this. Put it right, or close the job unreleased.`,
+  wrong: (title) => `“${title}” is not left as it is: put it right, or close the job unreleased.`,
+  unlooked: (title) =>
+    `“${title}” is not skipped: it must be looked at on this visit. Do it, or close the job unreleased.`,
+}
+
+/** A step is skipped with a reason where it need not be looked at, and left where what was found is only unwanted. */
 export function admitSkip(stand: Stand, entry: EntryBody & { kind: 'skip' }): Outcome<EntryBody> {
   const admitted = admitStep(stand, entry, entry.step)
   if (!admitted.ok) return admitted
   const step = stepsOn(stand).find((each) => each.id === entry.step)
-  return step && (step.mustBeDone || stepStatus(step, stand, SETTLED).stop)
-    ? refuse(
-        'not-skipped',
-        'step',
-        `“${step.title}” is not skipped: a bicycle is not ridden like this. Put it right, or close the job unreleased.`,
-      )
-    : admitted
+  const held = step && heldAt(step, stand)
+  return step && held ? refuse('not-skipped', 'step', HELD[held](step.title)) : admitted
 }

@@ -2,7 +2,9 @@ import type { Step } from '@overhaul/core/brake/step'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayAct } from '@overhaul/core/run-sheet/say'
+import { heldAt } from '@overhaul/core/run-sheet/status'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { upper } from '@overhaul/core/stand/words'
 import type { KeyboardEvent, ReactNode } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../../app/settings.ts'
@@ -126,37 +128,48 @@ interface Reason {
 }
 const NO_REASON: Reason = { asked: false, why: '' }
 
-/** Skipping asks for a reason, and the reason stands on the job sheet. What is not to be ridden is closed instead. */
+/**
+ * A step that need not be looked at is skipped, one that was found unwanted is left, both with a reason that stands on the job
+ * sheet. What must be put right is that, or the job is closed; what must be looked at has no way round it.
+ */
 export function Skip({ jobId, job, write }: Asked) {
-  const step = job.next.step.id
-  const [{ asked, why }, change] = useKept<Reason>(`overhaul.skipping.${jobId}.${step}`, NO_REASON)
-  if (!maySkip(job)) return <CloseUnreleased jobId={jobId} write={write} />
+  const { step } = job.next
+  const [{ asked, why }, change] = useKept<Reason>(`overhaul.skipping.${jobId}.${step.id}`, NO_REASON)
+  const held = heldAt(step, job)
+  if (held === 'unlooked') return null
+  if (held) return <CloseUnreleased jobId={jobId} write={write} />
+  const leaves = job.next.kind === 'mend' || job.next.kind === 'turn' || job.next.kind === 'stuck' || isIll(job)
+  const act = leaves ? 'Leave it' : 'Skip'
+  const lost = leaves ? step.mayLeave : step.maySkip
   if (!asked) {
     return (
       <Press quiet hint="s" data-key="skip" onPress={() => change(() => ({ asked: true, why }))}>
-        Skip
+        {act}
       </Press>
     )
   }
   const skip = () => {
-    if (write([{ kind: 'skip', step, reason: why }])) change(() => NO_REASON)
+    if (write([{ kind: 'skip', step: step.id, reason: why }])) change(() => NO_REASON)
   }
   return (
-    <Row role="group" aria-label="Skip" onKeyDown={onEnter(skip)} style={{ flexBasis: '100%' }}>
+    <Row role="group" aria-label={act} onKeyDown={onEnter(skip)} style={{ flexBasis: '100%' }}>
       <TextField
-        label="why is it skipped?"
+        label={leaves ? 'why is it left?' : 'why is it skipped?'}
         autoFocus
         width={240}
         value={why}
         onChange={(text) => change(() => ({ asked, why: text }))}
       />
-      <Press onPress={skip}>Skip, with this reason</Press>
+      <Press onPress={skip}>{`${act}, with this reason`}</Press>
       <Press quiet {...BACK} onPress={() => change(() => ({ asked: false, why }))}>
         Back
       </Press>
+      {lost && <Slate>{`${upper(lost)}.`}</Slate>}
     </Row>
   )
 }
+
+const isIll = ({ next }: Job): boolean => next.kind === 'confirm' && next.ill !== undefined
 
 interface Closing extends Reason {
   readonly initials?: string
@@ -201,11 +214,4 @@ export function CloseUnreleased({ jobId, write }: Omit<Asked, 'job'>) {
       </Press>
     </Row>
   )
-}
-
-/** What must be done, and what was found not to be ridden, is not skipped. */
-function maySkip({ next }: Job): boolean {
-  if (next.step.mustBeDone) return false
-  if (next.kind === 'mend') return !next.stop
-  return !(next.kind === 'confirm' && next.ill?.stop)
 }

@@ -67,6 +67,11 @@ export const CHANGE_PICTURES: Pictures = {
     grease: bolt([round('fault', [2, 4], 3), round('fault', [12, -4], 3), round('fault', [-6, -3], 2.4)]),
     permanent: bolt([round('fault', [14, 0], 5)]),
   },
+  ringThread: {
+    film: bolt([path('skin', [-10, 7], [18, 7])]),
+    maker: bolt([]),
+    threadlocker: bolt([round('fault', [14, 0], 5)]),
+  },
   padKeeper: {
     pin: [...twoPads, spring, path('cable', [-24, 8], [22, 8], [22, 2]), round('bolt', [-24, 8], 3)],
     spring: [...twoPads, spring],

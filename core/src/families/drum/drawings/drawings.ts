@@ -130,6 +130,13 @@ const camAt = (marks: readonly Shape[]): Picture => [
 const wave = (y: number): Shape => path('fault', [-10, y], [-5, y + 4], [0, y], [5, y + 4], [10, y])
 const bell = (marks: readonly Shape[]): Picture => [round('frame', [0, -2], 12), round('void', [0, -2], 8), ...marks]
 
+/** An axle’s nut on its dropout, home or off it. */
+const nutOn = (off: number): Picture => [
+  box('frame', [-16, 20], [-6, -20]),
+  box('bolt', [-24, 4], [22, -4]),
+  box(off === 0 ? 'boss' : 'fault', [-4 + off, 10], [6 + off, -10]),
+]
+
 /** A hub drum’s parts by themselves, and what is looked at. */
 export const DRUM_DRAWINGS: Drawings = {
   details: DETAILS,
@@ -155,6 +162,7 @@ export const DRUM_DRAWINGS: Drawings = {
       flush: lining([rivet(-12, 8, 'fault'), rivet(12, 8, 'fault')]),
       loose: lining([rivet(-12, 1), ...turnedBy([rivet(12, 1, 'fault')], [12, -6], 24)]),
     },
+    'wheel-fastened': { well: nutOn(0), ill: nutOn(8) },
     squeals: { quiet: bell([]), squeals: bell([wave(12)]) },
     squealsAfter: { gone: bell([]), stays: bell([wave(12)]) },
     camKind: {

@@ -15,7 +15,7 @@ const at = (family: Family, measured: Readonly<Record<string, number>> = {}): De
 })
 
 /** Nothing one can point at: what a bicycle weighs, what papers say, and what was counted on the road. */
-const NO_PLACE = ['ridersMass', 'makerTorque', 'beddedStops', 'hardStops']
+const NO_PLACE = ['ridersMass', 'makerTorque', 'rotorLargest', 'beddedStops', 'hardStops']
 
 const asked = (family: Family): readonly string[] => [
   ...new Set(

@@ -156,9 +156,15 @@ export const RIM_PICTURES: Pictures = {
   },
   wearLine: { there: wearLine('there'), none: wearLine('none'), gone: wearLine('gone') },
   trackStep: { smooth: step(false), stepped: step(true) },
+  trackFace: {
+    clean: track,
+    dirty: [...track, ...[-14, -2, 9].map((x) => path('skin', [x, 9], [x + 5, 12]))],
+    oily: [...track, round('fault', [-12, 9], 3), round('fault', [3, 10], 4), round('fault', [15, 7], 2.4)],
+  },
   padFace: {
     clean: face([]),
     grit: face(grains.map(([x, y]) => figure('fault', [x - 2, y], [x, y + 2.4], [x + 2.4, y - 1.4]))),
+    oily: face([round('fault', [-16, 2], 4), round('fault', [2, -3], 5), round('fault', [18, 3], 3)]),
     glazed: face(
       [-24, -16, -4, 8, 18].map((x) => path('fault', [x, -7], [x + 7, 7])),
       false,
@@ -204,6 +210,11 @@ export const RIM_PICTURES: Pictures = {
 
 /** Linear-pull brakes are dead while their guide pipe is out of its slot. */
 export const GUIDE_PICTURES: Pictures = {
+  guidePipe: {
+    hooked: guide(true, true),
+    out: guide(false, true),
+    worn: [...guide(true, true), path('fault', [-22, 15], [-16, 15], [-16, 5])],
+  },
   guideBoot: { there: guide(true, true), missing: guide(true, false) },
   'dead-first': { well: guide(true, true), ill: guide(false, true) },
 }

@@ -125,6 +125,12 @@ export const PAD_SEEN: readonly SeenSpec[] = [
         remedy: 'Pick out grit and metal with a point: each grain cuts the rim.',
       },
       {
+        id: 'oily',
+        title: 'oily',
+        remedy: 'Do not ride: oil does not come out of a pad. Replace both pads, and wash the track.',
+        stop: true,
+      },
+      {
         id: 'glazed',
         title: 'shiny',
         remedy:

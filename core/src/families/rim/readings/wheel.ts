@@ -3,6 +3,10 @@ import type { Source } from '../../../calculation/source.ts'
 
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
 
+/** Runout that is wanted, and the most a shop lets go, mm. Our choice. */
+export const WANTED_RUNOUT_MM = 0.5
+const MOST_RUNOUT_MM = 1
+
 /** The wheel the pads press on. Uncertainties are common practice with no source. */
 export const WHEEL_READINGS: readonly ReadingSpec[] = [
   {
@@ -34,9 +38,10 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     how: 'Spin the wheel; widest minus narrowest gap at one side.',
     limit: {
       low: 0,
-      high: 1,
-      wanted: { low: 0, high: 0.5 },
-      text: 'Side to side 0.5 mm is wanted, 1 mm the most before the wheel is trued.',
+      high: MOST_RUNOUT_MM,
+      wanted: { low: 0, high: WANTED_RUNOUT_MM },
+      unsafe: { above: MOST_RUNOUT_MM, say: `over ${MOST_RUNOUT_MM} mm: true the wheel` },
+      text: `Side to side ${WANTED_RUNOUT_MM} mm is wanted, ${MOST_RUNOUT_MM} mm the most before the wheel is trued.`,
       source: OURS,
     },
   },
@@ -50,7 +55,13 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     sd: 0.2,
     instrument: 'rule',
     how: 'Spin the wheel; highest minus lowest edge of the rim.',
-    limit: { low: 0, high: 1, text: 'Up and down at most 1 mm before the wheel is trued.', source: OURS },
+    limit: {
+      low: 0,
+      high: MOST_RUNOUT_MM,
+      unsafe: { above: MOST_RUNOUT_MM, say: `over ${MOST_RUNOUT_MM} mm: true the wheel` },
+      text: `Up and down at most ${MOST_RUNOUT_MM} mm before the wheel is trued.`,
+      source: OURS,
+    },
   },
   {
     id: 'rimWall',
@@ -99,6 +110,23 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
         id: 'stepped',
         title: 'stepped',
         remedy: 'A step in the track comes from a pad set wrong: put the pads right, and look at the rim’s wall there.',
+      },
+    ],
+  },
+  {
+    id: 'trackFace',
+    title: 'track’s face',
+    shorthand: 'tface',
+    how: 'Wipe a clean cloth or paper along the track, both sides.',
+    options: [
+      { id: 'clean', title: 'clean' },
+      { id: 'dirty', title: 'dirty', remedy: 'Wash it with soap and water, and let it dry.' },
+      {
+        id: 'oily',
+        title: 'oily',
+        remedy:
+          'Do not ride: wash the track with isopropyl alcohol and a fresh cloth, both sides. Then look at the pads: what is on the track is in them.',
+        stop: true,
       },
     ],
   },
