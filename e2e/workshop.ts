@@ -8,8 +8,8 @@ const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 
 /** What the tape takes for a sound rim, parts that belong together, pads set and a cable laid: up to the readings of the brake itself. */
 export const SOUND = [
-  'rim alloy wall 1.4 line none step smooth',
-  'lp 30 lf 75 reach 60 mass 95 kind coil house 5 cover sound ends right ia whole ih whole abolt own boot there pad alloy bolts ok arms ok',
+  'rim alloy wall 1.4 line none step smooth tface clean',
+  'lp 30 lf 75 reach 60 mass 95 kind coil house 5 cover sound ends right ia whole ih whole abolt own pipe hooked boot there pad alloy bolts ok arms ok',
   'pl 4 pr 3.8 face clean sl forward sr forward tt 14 ptall 10 el 1 er 1.1 arc follow tl 0.5 tr 0.6 set applied pads ok',
   'run ok feel smooth lining lined barat 1 clamp ok',
 ].join(' ')
@@ -85,7 +85,10 @@ export async function workshop(port: number, ...flags: readonly string[]) {
         return ((await answer.json()) as { id: string }).id
       }
       const bicycleId = await made('bicycles', { name })
-      return made('brakes', { bicycleId, hardware: { family, end, dimensions, practiceSeed } })
+      return made('brakes', {
+        bicycleId,
+        hardware: { family, end, dimensions, practiceSeed, traits: { motorAt: 'none' } },
+      })
     },
     async newJob(brakeId: string): Promise<string> {
       const answer = await fetch(`${url}/api/jobs`, {

@@ -23,7 +23,7 @@ export const CORE: Arrows = {
   'lever-fit': ['outcome', 'calculation', 'calculations', 'brake', 'stand', 'match'],
   bench: ['quantity', 'calculation', 'reference', 'brake', 'cable', 'lever-fit', 'match', 'prove'],
   mount: ['outcome', 'calculation', 'calculations', 'reference', 'drawer', 'brake', 'bench'],
-  stack: ['outcome', 'calculation', 'calculations', 'drawer', 'brake'],
+  stack: ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'bench'],
   pads: ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'stand', 'cable'],
   'families/rim': OWN_STAND,
   'families/disc': OWN_STAND,

@@ -105,6 +105,7 @@ const once = <T extends { readonly id: string }>(all: readonly T[]): readonly T[
 ]
 const READINGS = once([...KITS.flatMap(({ readings }) => readings), ...ROTOR_READINGS])
 const SEEN = once(KITS.flatMap(({ seen }) => seen))
+const PARTS = [...new Set(KITS.flatMap(({ parts }) => parts))]
 const STEPS = once([...KITS.flatMap(({ steps }) => steps), ROTOR_STEP])
 const SCHOOLS = once(KITS.flatMap(({ schools }) => schools))
 const ADJUSTERS = FAMILIES.flatMap((family) => expectOk(fitFamily(family.id, {})).adjusters)

@@ -23,7 +23,7 @@ function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): Fast
 }
 
 const LEVER_LOOSE: readonly Fact[] = ['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever']
-const isDropped = ({ seen }: Looked): boolean => seen('barShape') === 'drop'
+const isDropped = ({ seen }: Looked): boolean => seen('barShape') === 'dropped'
 /** The lever on its bar: a clamp on a flat one, a band on a dropped one. */
 const LEVER_CLAMP: readonly FastenerSpec[] = [
   fastener('lever-clamp', LEVER_LOOSE, {

@@ -23,7 +23,7 @@ export const CUT_OFF: SeenSpec = {
   shorthand: 'cutoff',
   how: 'Wheel lifted, motor running, lever squeezed. Without a switch: the motor must stop soon after pedalling stops.',
   options: [
-    { id: 'stops', title: 'stops', also: ['ok'] },
+    { id: 'cuts-off', title: 'stops', also: ['ok'] },
     {
       id: 'runs-on',
       title: 'runs on',

@@ -143,7 +143,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     how: 'Straight or swept, its lever on a clamp; or dropped, its lever on a band.',
     options: [
       { id: 'flat', title: 'flat' },
-      { id: 'drop', title: 'dropped' },
+      { id: 'dropped', title: 'dropped' },
     ],
   },
   {

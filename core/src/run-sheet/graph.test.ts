@@ -106,7 +106,7 @@ describe('every step can be reached and done', () => {
     walk(LINEAR, [work('dead')]),
     walk(LINEAR, [{ kind: 'swap', part: 'cable', to: 'new' }]),
     walk(LINEAR, [confirm('lever-loosened'), confirm('mount-loosened'), confirm('axle-loosened')]),
-    walk(LINEAR, [seen('motorAt', 'cranks'), seen('barShape', 'drop'), confirm('lever-loosened')]),
+    walk(LINEAR, [seen('motorAt', 'cranks'), seen('barShape', 'dropped'), confirm('lever-loosened')]),
     walk(CALIPER, [confirm('lever-loosened'), confirm('mount-loosened')]),
     walk(LINEAR, [seen('rider', 'measured')]),
     walk(CALIPER, []),

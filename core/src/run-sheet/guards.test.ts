@@ -383,14 +383,14 @@ describe('an assisted bicycle', () => {
     ]
     const on = (...bodies: readonly EntryBody[]) => job(HARDWARE, ...log, confirm('battery-out'), ...bodies)
     expect(on().next.step.id).toBe('cut-off')
-    for (const well of ['stops', 'none']) expect(on(seen('cutOff', well)).next.kind).toBe('sign')
+    for (const well of ['cuts-off', 'none']) expect(on(seen('cutOff', well)).next.kind).toBe('sign')
     const runsOn = on(seen('cutOff', 'runs-on'))
     expect(sheetOf(runsOn, runsOn.advice).find(({ step }) => step.id === 'cut-off')).toMatchObject({
       state: 'out',
       stop: true,
     })
     // The battery is in after that: it comes out again before a hand goes near once more.
-    const again = on(seen('cutOff', 'stops'), turn('leftScrew', 0.25))
+    const again = on(seen('cutOff', 'cuts-off'), turn('leftScrew', 0.25))
     expect(again.next).toMatchObject({ kind: 'confirm', step: { id: 'battery-out' } })
   })
 })

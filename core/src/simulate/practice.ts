@@ -18,7 +18,7 @@ const SEEN_WELL: PracticeReadings = {
   trackStep: 'smooth',
   trackFace: 'clean',
   motorAt: 'none',
-  cutOff: 'stops',
+  cutOff: 'cuts-off',
   guidePipe: 'hooked',
   partsThere: 'all',
   barShape: 'flat',

@@ -27,6 +27,7 @@ const EXPECTED = (JSON.parse(readFileSync(join(FIXTURE, 'expected.json'), 'utf8'
 
 /** What stands open in a job that was open before the step came. */
 const NEW_STEPS = [
+  'motor-asked',
   'rim-sound',
   'cable-side',
   'cable-match',

@@ -159,6 +159,6 @@ describe('a mechanic who does as told', () => {
     const turned = workedLog(hardware, '3', new Date(), { step: 'dial-in', turns: 1 })
     expect(expectOk(openJob(hardware, turned)).next.kind).toBe('turn')
     expect(turned.filter((entry) => entry.kind === 'confirm' && entry.step === 'squeezes')).toHaveLength(1)
-    expect(workedLog(hardware, '3', new Date(), { step: 'wheel-seated' })).toEqual([])
+    expect(workedLog(hardware, '3', new Date(), { step: 'motor-asked' })).toEqual([])
   })
 })

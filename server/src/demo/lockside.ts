@@ -39,11 +39,15 @@ const turning = (turns: number): StopAt => ({ step: 'dial-in', turns })
 
 const measured = (value: number, instrument = 'caliper'): Dimension => ({ value, provenance: 'measured', instrument })
 
+/** This shed knows which of its bicycles has a motor. */
+const NO_MOTOR = { motorAt: 'none' } as const
+
 const linearPull = (end: End, practiceSeed: number, own: Readonly<Record<string, Dimension>> = {}): Hardware => ({
   family: 'linear-pull',
   end,
   practiceSeed,
   dimensions: { rimWidthMm: measured(24), tyreWidthMm: measured(37, 'rule'), ...own },
+  traits: NO_MOTOR,
 })
 
 /** Newer dual-pivot calipers, short bolts and sleeve nuts, for the tourer’s older crown and bridge. */
@@ -57,6 +61,7 @@ const caliper = (end: End, practiceSeed: number): Hardware => ({
     rimWidthMm: measured(20),
     tyreWidthMm: measured(28, 'rule'),
   },
+  traits: NO_MOTOR,
 })
 
 const of = (
@@ -64,13 +69,14 @@ const of = (
   end: End,
   practiceSeed: number,
   dimensions: Readonly<Record<string, Dimension>>,
-): Hardware => ({ family, end, practiceSeed, dimensions })
+): Hardware => ({ family, end, practiceSeed, dimensions, traits: NO_MOTOR })
 
 const CARGO = { loadedMassKg: measured(180, 'scale'), rotorDiameterMm: measured(180, 'printed on the rotor') }
 const CARGO_FRONT = { ...CARGO, rotorDiameterMm: measured(203, 'printed on the rotor') }
 const assisted = (end: End, practiceSeed: number): Hardware => ({
   ...of('disc-both-move', end, practiceSeed, { loadedMassKg: measured(95, 'scale') }),
-  traits: { assisted: 'yes', fluid: 'yes' },
+  // A motor in the rear hub.
+  traits: { assisted: 'yes', motorAt: end === 'rear' ? 'this' : 'other', fluid: 'yes' },
 })
 
 /** A hub drum, its lever short-pull as a drum wants it. */

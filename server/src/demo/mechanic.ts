@@ -4,6 +4,7 @@ import type { RouteSegment } from '@overhaul/core/brake/route'
 import { leverMovesAt } from '@overhaul/core/lever-fit/fit'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import { heldAt, sheetOf } from '@overhaul/core/run-sheet/status'
 import { practiceGauge } from '@overhaul/core/simulate/practice'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
@@ -59,6 +60,14 @@ const ROUTES: Readonly<Record<End, readonly RouteSegment[]>> = {
   ],
 }
 
+/** What was found not well is put right, and measured or seen again as it then is. */
+function putRight(job: Job, reading: string): EntryBody {
+  const seen = job.kit.seeing(reading)?.options.find(({ remedy }) => remedy === undefined)?.id
+  const window = job.windows.of[reading]
+  const value = seen ?? (window ? Math.round(10 * (window.wanted?.high ?? window.target)) / 10 : 0)
+  return { kind: 'reading', reading, value, unit: job.kit.reading(reading)?.unit ?? '' }
+}
+
 /** What a mechanic who does as told would write at this point of a job. */
 function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): readonly EntryBody[] {
   const { next, state, hardware, dimensions, here } = job
@@ -74,9 +83,10 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
   switch (next.kind) {
     case 'mend': {
       const moves = next.step.id === 'lever-place' ? leverMovesAt(job, job.screw) : []
-      return moves.length > 0
-        ? moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
-        : [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]
+      if (moves.length > 0) return moves.map((move): EntryBody => ({ kind: 'turn', ...move }))
+      if (heldAt(next.step, job) === undefined)
+        return [{ kind: 'skip', step: next.step.id, reason: 'noted, the rider was told' }]
+      return next.readings.map((reading) => putRight(job, reading))
     }
     case 'plan':
       return []
@@ -113,6 +123,26 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
   }
 }
 
+/** What a ride hangs on, looked at before anything is turned. */
+function beforeRiding(job: Job): readonly (readonly EntryBody[])[] {
+  const { hardware, dimensions, here, advice } = job
+  const shown = practiceGauge(hardware, dimensions, here, []) ?? {}
+  return sheetOf(job, advice)
+    .filter(({ step }) => step.beforeRiding)
+    .map(({ step: { id, done } }) =>
+      'readings' in done
+        ? done.readings.map(
+            (reading): EntryBody => ({
+              kind: 'reading',
+              reading,
+              value: shown[reading] ?? 0,
+              unit: job.kit.reading(reading)?.unit ?? '',
+            }),
+          )
+        : [{ kind: 'confirm', step: id }],
+    )
+}
+
 const laidDown = ({ next, state }: Job, { step, turns = 0, measuring, found }: StopAt): boolean =>
   next.step.id === step &&
   (!found || next.kind === 'mend') &&
@@ -138,7 +168,11 @@ export function workedLog(
     }
   }
   write(first)
-  if (runs) write(ridden('before', runs.before))
+  if (runs) {
+    // Before a stop is ridden, what a ride hangs on is looked at, and the bicycle walked.
+    for (const each of beforeRiding(expectOk(openJob(hardware, log)))) write(each)
+    write(ridden('before', runs.before))
+  }
   for (let act = 0; act < MOST_ACTS; act += 1) {
     const job = expectOk(openJob(hardware, log))
     if (stopAt && laidDown(job, stopAt)) break

@@ -71,7 +71,7 @@ describe('a rack that reads while somebody writes', () => {
     const { bicycle, job } = await workshop.newJob()
     expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('Loosen the wheel')
     await workshop.post(`jobs/${job.id}/entries`, entry({ kind: 'confirm', step: 'wheel-seated' }))
-    expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('Push the rim')
+    expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('Push the wheel')
     const rows: { id: string; summary: { seq: number } }[] = (await workshop.get('jobs')).body
     expect(rows.find((each) => each.id === job.id)?.summary.seq).toBe(1)
   })

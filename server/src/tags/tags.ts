@@ -3,10 +3,10 @@ import { eq } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import QRCode from 'qrcode'
 import { notFound } from '../app/fault.ts'
+import { endsOf } from '../db/ends.ts'
 import { bicycles } from '../db/schema.ts'
 import type { Store } from '../db/store.ts'
 import { tagAddress } from './address.ts'
-import { endsOf } from './ends.ts'
 
 /** Tags by their short codes: whose it is, and a picture of its address for another screen’s camera. */
 export function tagRoutes(store: Store, places: () => readonly string[]): Router {

@@ -49,7 +49,7 @@ export async function testWorkshop() {
     /** A bicycle with a rear linear-pull brake and a job open on it. */
     async newJob(complaint = 'rubs') {
       const bicycle = (await call('POST', 'bicycles', { name: `Bicycle ${randomUUID().slice(0, 8)}` })).body
-      const hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
+      const hardware = { family: 'linear-pull', end: 'rear', dimensions: {}, traits: { motorAt: 'none' } }
       const brake = (await call('POST', 'brakes', { bicycleId: bicycle.id, hardware })).body
       const job = (await call('POST', 'jobs', { brakeId: brake.id, complaint })).body
       return { bicycle, brake, job }

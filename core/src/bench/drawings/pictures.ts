@@ -194,7 +194,7 @@ export const COMMON_PICTURES: Pictures = {
     cranks: bicycle([0, -8]),
   },
   cutOff: {
-    stops: spun([]),
+    'cuts-off': spun([]),
     'runs-on': spun([path('fault', ...arc([0, 0], 19, 20, 110), [-10, 12])]),
     none: spun([path('ghost', ...arc([0, 0], 19, 20, 110))]),
   },
@@ -204,6 +204,6 @@ export const COMMON_PICTURES: Pictures = {
   },
   barShape: {
     flat: [path('tube', [-28, 2], [28, 2])],
-    drop: [path('tube', [-28, 12], [4, 12], ...arc([4, 0], 12, 90, -90), [-12, -12])],
+    dropped: [path('tube', [-28, 12], [4, 12], ...arc([4, 0], 12, 90, -90), [-12, -12])],
   },
 }

@@ -274,7 +274,7 @@ export const SQUEAL_STEPS: readonly StepSpec[] = [
 export const CABLE_BACK: StepSpec = {
   id: 'cable-back',
   station: 'mount',
-  shorthand: 'hooked',
+  shorthand: 'cback',
   title: 'cable back on the arm',
   say: 'Hook the cable back in its stop and on the arm, and pull at both.',
   more: 'The strap first; then housing in its stop, inner on the arm, its head in its pocket in the lever.',
