@@ -403,6 +403,14 @@ describe('hard stops', () => {
     expect(refusal([], bed(0), FIXED)).toBeUndefined()
   })
 
+  it('after bedding-in lever, rub and bolts are looked at again', () => {
+    const made = (stops: number) => ids(FIXED, swap('pads'), ...(stops ? [bed(stops)] : []))
+    expect(made(0)).not.toContain('bedded-looked')
+    expect(made(20)).toContain('bedded-looked')
+    const more = job(FIXED, swap('pads'), bed(5), confirm('bedded-looked'), bed(20))
+    expect(more.state.confirmed['bedded-looked']?.status).toBe('recheck')
+  })
+
   it('a fluid caliper is not squeezed with its pads out', () => {
     const out = [seen('motorAt', 'none'), seen('work', 'new-pads'), confirm('pads-out')]
     expect(refusal(out, confirm('squeezes', 10), BOTH)).toMatchObject({ code: 'pads-out', kind: 'conflict' })

@@ -43,6 +43,27 @@ export const BEDDING_STEP: StepSpec = {
   when: somethingNew,
 }
 
+/** The hard stops were the first real load on what is new: lever, rub and bolts once more. */
+export const BEDDED_LOOKED: StepSpec = {
+  id: 'bedded-looked',
+  station: 'prove',
+  shorthand: 'bedlook',
+  title: 'lever, rub and bolts after bedding-in',
+  say: 'Rotor cool: squeeze hard, spin the wheel, and go over the bolts once more.',
+  more: 'The lever stops where it did, nothing rubs, no bolt of caliper, bracket or rotor has moved.',
+  why: 'Twenty firm stops heat, settle and shake what was fitted.',
+  cautions: ['rotor'],
+  done: {
+    kind: 'confirmed',
+    well: 'As before, all tight',
+    ill: 'Something has moved',
+    remedy:
+      'Do not ride. Write what it is: a bolt that was loose, the gaps, the reserve, the wheel when spun; it is put right from there.',
+    stop: true,
+  },
+  when: (here) => somethingNew(here) && (here.number('beddedStops') ?? 0) > 0,
+}
+
 /** How far bedding-in came, for the sheet. */
 export function beddingLines({ number }: OnStand, isNew: boolean): readonly string[] {
   const made = number('beddedStops')

@@ -45,13 +45,13 @@ const own = (kind: DiscKind): Graph => ({
   'reading:light': [...OFF, ...PADS_NEW, 'confirm:wheel-seated'],
   'confirm:pads-kept': [...PADS_NEW, 'swap:brake', ...SHOES_LOOSE],
   'confirm:caliper-set': OFF,
-  'confirm:caliper-tight': [...OFF, ...MOUNT_LOOSE, 'confirm:caliper-set', 'reading:beddedStops'],
+  'confirm:caliper-tight': [...OFF, ...MOUNT_LOOSE, 'confirm:caliper-set'],
   'reading:armStarts': MOVED_OR_OFF,
   'reading:armRest': MOVED_OR_OFF,
   'reading:biteTravel': MOVED_OR_OFF,
-  'reading:rub': [...MOVED_OR_OFF, 'confirm:axle-loosened', 'reading:beddedStops'],
-  'reading:reserve': ['swap:rotor', 'confirm:caliper-set', 'reading:beddedStops'],
-  'confirm:fasteners': ['reading:beddedStops'],
+  'reading:rub': [...MOVED_OR_OFF, 'confirm:axle-loosened'],
+  'confirm:bedded-looked': ['reading:beddedStops'],
+  'reading:reserve': ['swap:rotor', 'confirm:caliper-set'],
   'confirm:hard-squeezes': [...MOVED, 'confirm:caliper-set', 'swap:rotor'],
   ...(kind === 'both-move'
     ? {

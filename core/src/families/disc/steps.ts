@@ -3,7 +3,7 @@ import { COVERED, lookedOver } from '../../bench/looked-over.ts'
 import { retold } from '../../bench/steps.ts'
 import { type Circumstances, fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
 import { BRACKET_TIGHT, STACK_NOTED, STACK_STEPS } from '../../stack/steps.ts'
-import { BEDDING_STEP } from './bedding.ts'
+import { BEDDED_LOOKED, BEDDING_STEP } from './bedding.ts'
 import type { DiscKind } from './kind.ts'
 import { padSteps } from './pad-change.ts'
 import { ROTOR_STEP } from './rotor.ts'
@@ -193,4 +193,5 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     done: { kind: 'in-window', readings: ['rub'] },
   },
   BEDDING_STEP,
+  BEDDED_LOOKED,
 ]
