@@ -83,11 +83,11 @@ test('a cable’s way: cut list as it is typed, a tight bend warned of, housing 
   await expect(way).toContainText('Inner: 1400 mm')
 })
 
-test('a dead brake begins with its quick-release', async ({ page }) => {
+test('a dead brake begins with what is only unhooked', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, 'work dead')
-  await expect(next(page)).toContainText('close the quick-release, hook the guide pipe')
+  await expect(next(page)).toContainText('First hook the guide pipe')
 })
 
 // Handbook: pads are matched by shape and size; pads changed means pads looked at again before the bite.

@@ -72,7 +72,7 @@ test('a brake is replaced by one of another family, worked on, and hung back wit
   await (await onRack(page, 'Hire 03')).getByRole('button', { name: 'New job, Hire 03 rear' }).click()
   await page.unrouteAll({ behavior: 'wait' })
   await page.getByRole('button', { name: 'Open job' }).click()
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('Look whether a motor drives this bicycle')
   await page.getByRole('link', { name: 'Hardware of Hire 03' }).click()
   await page.getByRole('radiogroup', { name: 'end' }).getByText('rear').click()
   await page.getByRole('button', { name: 'Hang it back' }).click()

@@ -191,8 +191,9 @@ test('a bad draft is named with its station, and holds up only itself', async ({
 test('a skip’s reason and a note outlive a reload and another screen’s entry', async ({ page, context }) => {
   const job = await shop.job('Hire 16', 'rear')
   await page.goto(`${shop.url}/stand/${job}`)
-  await next(page).getByRole('button', { name: 'Skip' }).click()
-  await next(page).getByLabel('why is it skipped?').fill('no card at hand')
+  await writeOnTape(page, 'tl 1.4 tr 0.6 set applied')
+  await next(page).getByRole('button', { name: 'Leave it' }).click()
+  await next(page).getByLabel('why is it left?').fill('no card at hand')
   await page.getByRole('button', { name: 'Write something else' }).click()
   await page.getByLabel('note', { exact: true }).fill('left pad squeaks')
   const other = await context.newPage()
@@ -200,9 +201,9 @@ test('a skip’s reason and a note outlive a reload and another screen’s entry
   await expect(next(other)).toBeVisible()
   await writeOnTape(other, 'note from the other screen')
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('from the other screen')
-  await expect(next(page).getByLabel('why is it skipped?')).toHaveValue('no card at hand')
+  await expect(next(page).getByLabel('why is it left?')).toHaveValue('no card at hand')
   await page.reload()
-  await expect(next(page).getByLabel('why is it skipped?')).toHaveValue('no card at hand')
+  await expect(next(page).getByLabel('why is it left?')).toHaveValue('no card at hand')
   await expect(page.getByLabel('note', { exact: true })).toHaveValue('left pad squeaks')
 })
 

@@ -66,6 +66,12 @@ export const drumTorque = defineCalculation({
     maxPressureKpa,
     cam,
   }) {
+    if (a >= r)
+      return refuse(
+        'out-of-range',
+        'pivotRadiusMm',
+        `The hinge lies ${a} mm from the axle, in a drum of ${r} mm. Accepted: less than the drum’s radius.`,
+      )
     if (endDeg <= startDeg)
       return refuse('out-of-range', 'endDeg', `endDeg is ${endDeg}. Accepted: more than startDeg, ${startDeg}°.`)
     const from = toRad(startDeg)
@@ -118,6 +124,10 @@ export const drumTorque = defineCalculation({
   ],
 })
 
+/** What a flat cam lifts one shoe’s tip by, turned so far from where its faces lie against both, mm. */
+const camLift = (camHalfMm: number, turnedDeg: number): number =>
+  camHalfMm * Math.sin(toRad(Math.min(90, Math.max(0, turnedDeg))))
+
 /** How much lining is worn away until the arm, applied, lies parallel with the ridge. */
 export const drumWear = defineCalculation({
   id: 'drum-wear',
@@ -133,15 +143,16 @@ export const drumWear = defineCalculation({
   sources: [
     {
       kind: 'computed',
-      title: 'The cam spreads both tips by its half width times the angle; a lining’s middle follows by half',
+      title:
+        'A cam lifts each tip by its half width times the sine of its turn, at most its half width; a lining’s middle follows by half',
     },
   ],
   example: { armAppliedDeg: 20, camHalfMm: 5.5 },
-  run: ({ armAppliedDeg, camHalfMm }) => ok({ liningMm: Math.max(0, (camHalfMm * toRad(armAppliedDeg)) / 2) }),
+  run: ({ armAppliedDeg, camHalfMm }) => ok({ liningMm: camLift(camHalfMm, armAppliedDeg) / 2 }),
   working: (i, o) => [
     {
-      formula: 'lining = cam half width × angle/2',
-      numbers: `${figure(i.camHalfMm)} × ${figure(toRad(i.armAppliedDeg))} rad / 2 = ${figure(o.liningMm)} mm`,
+      formula: 'lining = cam half width × sin(angle)/2',
+      numbers: `${figure(i.camHalfMm)} × ${figure(camLift(1, i.armAppliedDeg))} / 2 = ${figure(o.liningMm)} mm`,
     },
   ],
 })

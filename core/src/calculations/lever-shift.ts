@@ -2,6 +2,9 @@ import { defineCalculation, figure } from '../calculation/calculation.ts'
 import { ok } from '../outcome/outcome.ts'
 import { lengthAbove0, lengthFrom0 } from './specs.ts'
 
+/** Edges that just touch do not clash: what tenths of a millimetre leave behind when they are added, mm. */
+const TOUCHING_MM = 1e-6
+
 export const leverShift = defineCalculation({
   id: 'lever-shift',
   title: 'Where the lever belongs along the bar',
@@ -36,11 +39,11 @@ export const leverShift = defineCalculation({
   },
   run(i) {
     const index = i.handOffsetMm + i.handBreadthMm - i.fingerBreadthMm / 2
-    const knuckleClash = i.clampMm - i.clampToTipMm < index - i.fingerBreadthMm / 2
+    const knuckleClash = i.clampMm - i.clampToTipMm < index - i.fingerBreadthMm / 2 - TOUCHING_MM
     return ok({
       shiftInboardMm: index - (i.clampMm - i.clampToHookMm),
       knuckleClash,
-      usableTravelMm: knuckleClash ? i.reachMm - i.fingerBreadthMm : i.reachMm,
+      usableTravelMm: knuckleClash ? Math.max(0, i.reachMm - i.fingerBreadthMm) : i.reachMm,
     })
   },
   working: (i, o) => [

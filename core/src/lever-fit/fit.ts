@@ -84,10 +84,10 @@ export function leverPlaceAt(looked: Looked): Outcome<LeverPlace> | undefined {
   const now = leverShift.work(bar)
   if (!now.ok) return now
   const { shiftInboardMm, knuckleClash, usableTravelMm } = now.value.outputs
-  // The blade’s end must also clear the next finger; the finger in the hook gives way by no more than half its own breadth.
+  // The blade’s end must also clear the next finger: the finger then lies further out on the blade than in its hook.
   const outerEdge = handOffsetMm + bar.handBreadthMm - hand.fingerMm
   const clearing = outerEdge - (clampMm - clampToTipMm)
-  const shiftMm = Math.max(shiftInboardMm, Math.min(clearing, shiftInboardMm + hand.fingerMm / 2))
+  const shiftMm = Math.max(shiftInboardMm, clearing)
   const moved = leverShift.work({ ...bar, clampMm: clampMm + shiftMm })
   if (!moved.ok) return moved
   return ok({
@@ -102,6 +102,8 @@ export function leverPlaceAt(looked: Looked): Outcome<LeverPlace> | undefined {
   })
 }
 
+/** So little over a whole millimetre is that millimetre. */
+const WHOLE_MM = 1e-6
 const mm = (value: number) => `${Math.abs(value).toFixed(0)} mm`
 
 const ALONG = ['handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'leverReach']
@@ -154,7 +156,8 @@ function angleAt({ number }: OnStand) {
   return ok({ told, worked: worked.value })
 }
 
-const moveBy = (shiftMm: number) => `Move the lever ${mm(shiftMm)} ${shiftMm > 0 ? 'inboard' : 'outboard'}`
+const moveBy = (shiftMm: number) =>
+  `Move the lever ${mm(Math.ceil(shiftMm - WHOLE_MM))} ${shiftMm > 0 ? 'inboard' : 'outboard'}`
 
 /** What a hand has against this position, the gravest first; empty where it is well. */
 function faultsOf(fit: LeverFit): readonly { readonly say: string; readonly remedy: string }[] {
@@ -253,7 +256,8 @@ export function judgeClamp({ seen }: Pick<OnStand, 'seen'>): Verdict | undefined
 
 /** What the hand does about it, in the steps a hand can make; empty where the lever is well placed. */
 export function leverMoves(fit: LeverFit, screw: ScrewEffect): readonly Move[] {
-  const along = fit.clash || Math.abs(fit.shiftMm) > IN_HOOK_MM ? Math.round(fit.shiftMm) : 0
+  // Whole millimetres, rounded inboard: never short of what clears the knuckle.
+  const along = fit.clash || Math.abs(fit.shiftMm) > IN_HOOK_MM ? Math.ceil(fit.shiftMm - WHOLE_MM) : 0
   const worked = reachScrew.work({ reachMm: fit.reachMm, wantedMm: fit.reachWantedMm, mmPerTurn: screw.mean })
   const turns = fit.reachOutMm !== 0 && worked.ok ? Math.round(worked.value.outputs.turns * 4) / 4 : 0
   return [

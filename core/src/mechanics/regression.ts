@@ -43,6 +43,7 @@ export function bandCrossings(
   const root = Math.sqrt(discriminant)
   const roots = [(-b - root) / (2 * a), (-b + root) / (2 * a)].sort((one, other) => one - other) as [number, number]
   if (a > 0) return { crossing: meanX + crossing, earliest: meanX + roots[0], latest: meanX + roots[1] }
-  const near = roots.find((each) => Math.sign(each) === Math.sign(crossing))
+  // The slope may be of either sign: of the band only an edge met before the line says when it may be at the earliest.
+  const near = roots.find((each) => Math.sign(each) === Math.sign(crossing) && each <= crossing)
   return { crossing: meanX + crossing, earliest: near === undefined ? null : meanX + near, latest: null }
 }

@@ -92,5 +92,10 @@ export function passesOn(fleet: Fleet) {
     ratio: rounded(habit.mean / advice.mean),
     ratioOwn: rounded(habit.own.mean / advice.own.mean),
     ratioBook: rounded(book.own.mean / advice.own.mean),
+    // At equal false stops: what a hand that stops wrong saves is not counted for it.
+    ratioAlike: {
+      habit: rounded(habit.own.alike.mean / advice.own.mean),
+      book: rounded(book.own.alike.mean / advice.own.mean),
+    },
   }
 }

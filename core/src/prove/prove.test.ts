@@ -28,6 +28,8 @@ const run = (phase: 'before' | 'after', distanceM: number, more: Partial<Run> = 
 })
 const asRuns = (bodies: readonly Run[]): readonly RunEntry[] => runsIn(written(...bodies))
 /** As many runs as distances, out and back. */
+/** Read closer than they scatter, so that the scatter alone is what is tested. */
+const CLOSE: Partial<Run> = { speedSdKmh: 0.1, distanceSdM: 0.02 }
 const side = (phase: 'before' | 'after', distances: readonly number[], more: Partial<Run> = {}): readonly Run[] =>
   distances.map((distanceM, index) => run(phase, distanceM, { direction: index % 2 ? 'back' : 'out', ...more }))
 const verdict = (...bodies: readonly Run[]) => verdictOf(asRuns(bodies))
@@ -99,7 +101,7 @@ describe('the verdict', () => {
 
   // By hand: means 10 and 6.6, both sd 0.2, n 3: se 0.1633, t(4 df) at 0.022 two-sided.
   it('a plain sentence with its interval', () => {
-    const shown = verdict(...side('before', [9.8, 10, 10.2]), ...side('after', [6.4, 6.6, 6.8]))
+    const shown = verdict(...side('before', [9.8, 10, 10.2], CLOSE), ...side('after', [6.4, 6.6, 6.8], CLOSE))
     const half = tQuantile(1 - 0.011, 4) * Math.sqrt((0.04 + 0.04) / 3)
     expect(shown.gainM).toBeCloseTo(3.4, 9)
     expect(shown.giveOrTakeM).toBeCloseTo(half, 9)
@@ -117,6 +119,24 @@ describe('the verdict', () => {
     // The same deceleration, 3.86 m/s²: nothing was gained.
     expect(shown.gainM).toBeCloseTo(0, 9)
     expect(shown.differs.join()).toMatch(/speeds of 30\.0 km\/h before, 20\.0 km\/h after/)
+  })
+
+  // By hand: tape to 0.1 m, speed to 1 km/h: 0.1/√12 and 2·6.5/25·1/√12, together 0.153 m a run.
+  it('no scatter proves nothing: tape and speed let no more be seen', () => {
+    const shown = verdict(...side('before', [6.5, 6.5, 6.5]), ...side('after', [6.4, 6.4, 6.4]))
+    expect(shown.before?.sdM).toBeCloseTo(Math.hypot(0.1, (2 * 6.5) / 25) / Math.sqrt(12), 9)
+    expect(shown.proof).toBe('no-difference')
+    expect(shown.giveOrTakeM).toBeGreaterThan(0.3)
+    // Whoever tells how closely was measured is taken at that.
+    const close = verdict(...side('before', [6.5, 6.5, 6.5], CLOSE), ...side('after', [6.0, 6.0, 6.0], CLOSE))
+    expect(close.before?.sdM).toBeCloseTo(Math.hypot(0.02, (2 * 6.5 * 0.1) / 25), 9)
+    expect(close.proof).toBe('shorter')
+    // Figures read to a tenth leave less open than whole ones.
+    const tenth = verdict(
+      ...side('before', [6.5, 6.5, 6.5], { speedKmh: 24.9 }),
+      ...side('after', [6.4, 6.4, 6.4], { speedKmh: 25.1 }),
+    )
+    expect(tenth.before?.sdM).toBeLessThan((shown.before?.sdM ?? 0) / 2)
   })
 
   it('says how many more would tell, and when it is no use', () => {
@@ -147,7 +167,7 @@ describe('the verdict', () => {
   })
 
   it('reads in miles and feet where the workshop does', () => {
-    const runs = asRuns([...side('before', [9.8, 10, 10.2]), ...side('after', [6.4, 6.6, 6.8])])
+    const runs = asRuns([...side('before', [9.8, 10, 10.2], CLOSE), ...side('after', [6.4, 6.6, 6.8], CLOSE)])
     expect(verdictOf(runs, 1, 'in').say).toMatch(/^Shorter by 11\.2 ft, give or take 1\.\d ft, from 15\.5 mph/)
   })
 

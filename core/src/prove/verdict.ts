@@ -43,6 +43,28 @@ export interface Verdict {
   readonly worked: readonly Worked[]
 }
 
+/** The finest step that figures were read to: 25 and 24 to a whole, 24.5 to a tenth; and what that leaves open, one deviation. */
+function readTo(values: readonly number[]): number {
+  const decimals = Math.max(0, ...values.map((value) => (String(Number(value.toFixed(3))).split('.')[1] ?? '').length))
+  return 10 ** -decimals / Math.sqrt(12)
+}
+
+/**
+ * No scatter is less than tape, speed and mark let one see, m: their own uncertainty where it was told, else what the figures
+ * were read to, by first-order propagation to the corrected distance.
+ */
+function leastSdM(runs: readonly RunEntry[], nominalKmh: number): number {
+  const tape = readTo(runs.map(({ distanceM }) => distanceM))
+  const speed = readTo(runs.map(({ speedKmh }) => speedKmh))
+  const each = runs.map((run) => {
+    const share = (nominalKmh / run.speedKmh) ** 2
+    const byTape = run.distanceSdM ?? tape
+    const bySpeed = (2 * brakingM(run) * (run.speedSdKmh ?? speed)) / run.speedKmh
+    return share * Math.hypot(byTape, bySpeed)
+  })
+  return Math.sqrt(each.reduce((sum, sd) => sum + sd * sd, 0) / each.length)
+}
+
 function sideOf(runs: readonly RunEntry[], nominalKmh: number): { side: Side; worked: readonly Worked[] } | undefined {
   const worked = runs.flatMap((run) => {
     const each = stopTest.work({
@@ -58,7 +80,8 @@ function sideOf(runs: readonly RunEntry[], nominalKmh: number): { side: Side; wo
   const corrected = worked.map(({ outputs }) => outputs.correctedDistanceM)
   const meanM = corrected.reduce((sum, each) => sum + each, 0) / corrected.length
   const squares = corrected.reduce((sum, each) => sum + (each - meanM) ** 2, 0)
-  const sdM = corrected.length > 1 ? Math.sqrt(squares / (corrected.length - 1)) : Number.NaN
+  const scatterM = corrected.length > 1 ? Math.sqrt(squares / (corrected.length - 1)) : Number.NaN
+  const sdM = Math.max(scatterM, leastSdM(runs, nominalKmh))
   return { side: { count: corrected.length, meanM, sdM, corrected }, worked }
 }
 

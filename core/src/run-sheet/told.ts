@@ -23,6 +23,8 @@ export interface Told {
   /** Chance that all then fall in their windows, 0 to 1. */
   readonly chance?: number
   readonly windows: Readonly<Record<string, { readonly low: number; readonly high: number }>>
+  /** No setting satisfies all windows: a code, and why. */
+  readonly empty?: { readonly code: string; readonly say: string }
   readonly cautions: readonly string[]
 }
 
@@ -53,6 +55,7 @@ export function tellNext(job: Job): Told {
     ),
     ...(turn && { chance: turn.chance }),
     windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
+    ...(windows.empty && { empty: { code: windows.empty.code, say: windows.empty.say } }),
     cautions: cautionsOf(next, job.model).map((id) => CAUTIONS[id].text),
   }
 }

@@ -29,6 +29,8 @@ const MOST_OFF_MM = 0.5
 const WANTED_RUNOUT_MM = 0.2
 /** Both pads move: seen alike within this, mm. */
 const APART_MM = 0.12
+/** A bite’s window narrower than this no hand finds, mm of finger. Our choice. */
+const NARROWEST_MM = 1
 /** The latest that a caliper whose sum is its own may bite, of the reach. Our choice. */
 const LATEST = 0.55
 
@@ -62,7 +64,8 @@ export const discWindows =
     const [aimLow, aimHigh] = bothMove
       ? [0, Math.min(LATEST * reach, bar)]
       : [wanted - BITE_HALF * reach, Math.min(wanted + BITE_HALF * reach, bar)]
-    const biteLow = Math.max(aimLow, least)
+    // Where the bar comes before the school’s own bite, both pads press as much earlier: a hand still finds it.
+    const biteLow = Math.max(Math.min(aimLow, aimHigh - NARROWEST_MM), least)
     const because = {
       text: `Half the runout of ${mm(runout, 2)} and ${mm(RUB_ROOM_MM, 2)} of room: no pad nearer than ${mm(wall, 2)}.`,
       source: COMPUTED,
@@ -160,7 +163,7 @@ export const discWindows =
         },
       }),
     }
-    return least > aimHigh ? { of, empty: emptyFor(runout, least, aimHigh, wanted) } : { of }
+    return aimHigh - least < NARROWEST_MM ? { of, empty: emptyFor(runout, least, aimHigh, wanted) } : { of }
   }
 
 /** No setting neither rubs nor bites too late. */

@@ -14,11 +14,11 @@ const DAY_MS = 86_400_000
 /** Parallel with the ridge: the linings are at their end. */
 const PARALLEL_DEG = 0
 
-/** When the linings come to their end: dates (ISO 8601), `latest` open where the band never meets it. */
+/** When the linings come to their end: dates (ISO 8601), open at either side where the band never meets it there. */
 export interface LiningForecast {
   readonly kind: 'forecast'
   readonly at: string
-  readonly earliest: string
+  readonly earliest?: string
   readonly latest?: string
   readonly worked: Worked
 }
@@ -44,7 +44,7 @@ export function liningsLast(readings: readonly ArmReading[]): Outcome<Wear> {
   return ok({
     kind: 'forecast',
     at: dated(crossing),
-    earliest: dated(crossingEarliest ?? crossing),
+    ...(crossingEarliest !== null && { earliest: dated(crossingEarliest) }),
     ...(crossingLatest !== null && { latest: dated(crossingLatest) }),
     worked: worked.value,
   })

@@ -185,6 +185,8 @@ export function windowsFor(
     ? Math.max(BITE_HALF_SHARE.follows * lever.reachMm, STRAYS_KEPT * strays)
     : biteNamed
   const biteWallHigh = lever.reachMm - RESERVE_MARGIN_MM - stretchTravelMm
+  const biteLow = Math.max(fingerTravel(lever, freePlayMm), setting.travelMm - biteHalf)
+  const biteHigh = Math.min(biteWallHigh, setting.travelMm + biteHalf)
   const gap = (reading: string): Window => ({
     reading,
     low: gapLow,
@@ -214,9 +216,9 @@ export function windowsFor(
     },
     biteTravel: {
       reading: 'biteTravel',
-      low: Math.max(fingerTravel(lever, freePlayMm), setting.travelMm - biteHalf),
-      high: Math.min(biteWallHigh, setting.travelMm + biteHalf),
-      target: setting.travelMm,
+      low: biteLow,
+      high: biteHigh,
+      target: Math.min(Math.max(setting.travelMm, biteLow), Math.max(biteLow, biteHigh)),
       wallLow: fingerTravel(lever, walls.rub > 0 ? brake.cableForGap(walls.rub) : 0),
       wallHigh: biteWallHigh,
       because: [

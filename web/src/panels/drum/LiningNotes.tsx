@@ -53,7 +53,7 @@ export function LiningNotes({ job, jobId, length, onWorked }: NotesProps) {
       {wear.ok && wear.value.kind === 'no-wear' && <Slate>As far as these readings tell, nothing wears.</Slate>}
       {wear.ok && wear.value.kind === 'forecast' && (
         <p>
-          <Read>{`Parallel about ${day(wear.value.at)}; not before ${day(wear.value.earliest)}${wear.value.latest ? `, by ${day(wear.value.latest)} at the latest` : ''}, nine times in ten. Replace the plate assembly then, not the cable.`}</Read>{' '}
+          <Read>{`Parallel about ${day(wear.value.at)}${wear.value.earliest ? `; not before ${day(wear.value.earliest)}` : ''}${wear.value.latest ? `, by ${day(wear.value.latest)} at the latest` : ''}, nine times in ten. Replace the plate assembly then, not the cable.`}</Read>{' '}
           <Press quiet onPress={() => wear.value.kind === 'forecast' && onWorked('wear forecast', [wear.value.worked])}>
             Working
           </Press>
