@@ -11,6 +11,9 @@ test.afterAll(() => shop.close())
 
 const SAMPLES = join(import.meta.dirname, '../web/public/samples')
 
+/** What a ride hangs on, looked at on this visit. */
+const RIDEABLE = 'res 25 fastened ok walk ok'
+
 const stops = (page: Page) => page.getByRole('region', { name: 'Stop tests' })
 
 async function trace(page: Page, file: string | { name: string; mimeType: string; buffer: Buffer }) {
@@ -27,6 +30,7 @@ test('two traces that ship come to a sentence on the job sheet', async ({ page }
   await page.goto(`${shop.url}/stand/${id}`)
   await page.getByRole('button', { name: /^Prove/ }).click()
   await expect(stops(page)).toContainText('No run yet: 3 before the work and 3 after it')
+  await writeOnTape(page, RIDEABLE)
 
   await stops(page).getByRole('radio', { name: 'Before the work' }).click()
   await trace(page, 'stops-before.csv')
@@ -44,11 +48,12 @@ test('two traces that ship come to a sentence on the job sheet', async ({ page }
   await expect(stops(page).getByRole('row')).toHaveCount(5)
   await expect(stops(page)).toContainText('nothing after')
 
-  // After the work it is walked before it is ridden.
+  // What was turned since is looked at and walked anew before it is ridden.
+  await writeOnTape(page, 'bar +1/4')
   await stops(page).getByRole('radio', { name: 'After it' }).click()
   await trace(page, 'stops-after.csv')
   await fitted.getByRole('button', { name: 'Log all 4, out and back' }).click()
-  await expect(page.getByText(/it is walked before it is ridden/).first()).toBeVisible()
+  await expect(page.getByText(/Before it is ridden hard, look at: .*walk test/).first()).toBeVisible()
   await until(page, 'Sign the job')
   await page.getByRole('button', { name: /^Prove/ }).click()
   await trace(page, 'stops-after.csv')
@@ -74,6 +79,9 @@ test('by a mark on the ground: miles and feet, another load said, what cannot ha
     await run.getByRole('button', { name: 'Log this run' }).click()
   }
   await stops(page).getByRole('radio', { name: 'Before the work' }).click()
+  await ride('15.5 mph', '23 ft')
+  await expect(page.getByText(/Before it is ridden hard, look at/).first()).toBeVisible()
+  await writeOnTape(page, RIDEABLE)
   await ride('15.5 mph', '23 ft')
   await expect(stops(page).getByRole('row')).toHaveCount(2)
   await expect(stops(page)).toContainText('before, out')

@@ -71,6 +71,8 @@ test('the tourer’s bridge: reach, a sleeve nut from the drawer, one wall drill
   await choose(page)
   await ways.getByRole('button', { name: /Take from the drawer: 2 × Concave washer R8, 1 × Sleeve nut 13 mm/ }).click()
   await expect(ways).toContainText('Taken for this job: 2 × Concave washer R8, 1 × Sleeve nut 13 mm')
+  await expect(next(page)).toContainText('tick them off against its list')
+  await tape(page, 'partsthere all')
   await expect(next(page)).toContainText('Drill that wall only')
   await expect(next(page)).toContainText('Eye protection')
   await page.keyboard.press('d')

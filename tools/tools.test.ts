@@ -76,7 +76,9 @@ describe('npm run -s bench:passes', () => {
       ratio: number,
       ratioOwn: number,
       ratioBook: number,
+      ratioAlike: { habit: number, book: number },
     })
+    expect(json.ratioAlike.habit).toBeCloseTo(json.habit.own.alike.mean / json.advice.own.mean, 2)
     expect(json.ratio).toBeCloseTo(json.habit.mean / json.advice.mean, 2)
     expect(json.ratioOwn).toBeCloseTo(json.habit.own.mean / json.advice.own.mean, 2)
     expect(json.ratioBook).toBeCloseTo(json.book.own.mean / json.advice.own.mean, 2)

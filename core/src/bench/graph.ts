@@ -36,6 +36,7 @@ export const COMMON_GRAPH: Graph = {
   'reading:leverPull': ['swap:lever'],
   'reading:leverFinger': ['swap:lever'],
   'reading:leverReach': ['swap:lever'],
+  'reading:stopsWith': [],
   'reading:housingKind': ['swap:housing'],
   'reading:housingState': ['swap:housing'],
   'reading:housingOuter': ['swap:housing'],

@@ -10,8 +10,8 @@ export const lookedOver = (own: {
   readonly cautions?: StepSpec['cautions']
 }): StepSpec => ({
   id: 'looked-over',
-  station: 'match',
-  before: 'lever-match',
+  station: 'mount',
+  before: 'untouched',
   shorthand: 'looked',
   title: 'looked over: whole, clean, not worn out',
   say: 'Look the brake over from lever to wheel: whole, clean, not worn out.',

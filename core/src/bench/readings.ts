@@ -7,6 +7,7 @@ import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
 import { THROW_SAID } from '../prove/readings.ts'
 import { COMMON_DIMENSIONS } from './dimensions.ts'
 import { CUT_OFF, MOTOR_AT } from './motor.ts'
+import { STOPS_WITH } from './stops-with.ts'
 
 /** A dimension of the hardware, in its own range. */
 const measures = (dimension: string) => {
@@ -286,5 +287,6 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
   ...LEVER_SEEN,
   MOTOR_AT,
   CUT_OFF,
+  STOPS_WITH,
   THROW_SAID,
 ]

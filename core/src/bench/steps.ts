@@ -4,6 +4,7 @@ import { LEVER_STEPS } from '../lever-fit/steps.ts'
 import { judgeLever } from '../match/judge.ts'
 import { judgeTorques } from './fasteners.ts'
 import { assisted, motorAsked } from './motor.ts'
+import { stopsWithAsked } from './stops-with.ts'
 
 /** Parts of the cable’s run: with one of them it is laid anew. */
 const RUN_PARTS = ['swap:cable', 'swap:housing', 'swap:lever'] as const
@@ -85,6 +86,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       stop: true,
     },
   },
+  stopsWithAsked,
   {
     id: 'lever-match',
     station: 'match',

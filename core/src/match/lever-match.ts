@@ -43,6 +43,8 @@ export interface LeverMatch {
 export const MOST_HAND_N = 178
 /** Wanted in the wet of a brake by itself: 16 km/h stopped in 5 m, behind in 10 m; ISO 4210-4 (from memory). */
 export const WANTED_WET_G = { front: 0.2, rear: 0.1 } as const
+/** Above this a sentence says whether one brake stops the load, or both, kg. Our choice. */
+const HEAVY_KG = 120
 /** More than this with one finger tires. Our choice. */
 export const ONE_FINGER_N = 60
 
@@ -145,7 +147,12 @@ function judge(d: Dimensions, model: BrakeModel, { end }: Here, matched: Matched
     stopReserveMm !== undefined && stopReserveMm <= RESERVE_MARGIN_MM
       ? `the lever is near the bar at ${reachedG(decelerationG, of('leverReachMm') - contactTravelMm, stopReserveMm).toFixed(2)} g, ${decelerationG.toFixed(2)} g wanted: say so to whoever rides it with load`
       : undefined
-  const together = asked < 1 ? 'Heavy: both brakes are judged together, half of the stop each. ' : ''
+  const together =
+    asked < 1
+      ? 'Both brakes are judged together, half of the stop each. '
+      : of('loadedMassKg') > HEAVY_KG
+        ? 'Judged as the one brake that stops this load. '
+        : ''
   const stopped =
     asked < 1
       ? `${decelerationG.toFixed(2)} g`

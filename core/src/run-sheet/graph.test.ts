@@ -109,6 +109,7 @@ describe('every step can be reached and done', () => {
     walk(LINEAR, [seen('motorAt', 'cranks'), seen('barShape', 'dropped'), confirm('lever-loosened')]),
     walk(CALIPER, [confirm('lever-loosened'), confirm('mount-loosened')]),
     walk(LINEAR, [seen('rider', 'measured')]),
+    walk(LINEAR, [reading('ridersMass', 130)]),
     walk(CALIPER, []),
     walk(CALIPER, [work('fit')], 'B'),
     walk({ ...CALIPER, practiceSeed: 9 }, [work('fit')], 'D'),

@@ -19,6 +19,7 @@ const SEEN_WELL: PracticeReadings = {
   trackFace: 'clean',
   motorAt: 'none',
   cutOff: 'cuts-off',
+  stopsWith: 'alone',
   guidePipe: 'hooked',
   partsThere: 'all',
   barShape: 'flat',

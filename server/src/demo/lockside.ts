@@ -73,6 +73,11 @@ const of = (
 
 const CARGO = { loadedMassKg: measured(180, 'scale'), rotorDiameterMm: measured(180, 'printed on the rotor') }
 const CARGO_FRONT = { ...CARGO, rotorDiameterMm: measured(203, 'printed on the rotor') }
+/** Its maker lets both brakes share the stop. */
+const together = (hardware: Hardware): Hardware => ({
+  ...hardware,
+  traits: { ...hardware.traits, stopsWith: 'both' },
+})
 const assisted = (end: End, practiceSeed: number): Hardware => ({
   ...of('disc-both-move', end, practiceSeed, { loadedMassKg: measured(95, 'scale') }),
   // A motor in the rear hub.
@@ -335,14 +340,14 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
     name: 'Cargo 1',
     description: 'Long cargo bicycle, mechanical discs, carries 180 kg; 203 mm in front',
     brakes: [
-      brake(of('disc-fixed-pad', 'front', 171, CARGO_FRONT), {
+      brake(together(of('disc-fixed-pad', 'front', 171, CARGO_FRONT)), {
         complaint: 'Drags after the wheel was out',
         daysAgo: 1,
         stopAt: turning(1),
         by: '5',
       }),
       brake(
-        of('disc-two-adjusters', 'rear', 172, CARGO),
+        together(of('disc-two-adjusters', 'rear', 172, CARGO)),
         { complaint: 'Lever comes near the bar', daysAgo: 3, by: '5' },
         {
           complaint: 'Chain oil on the pads: new ones',

@@ -52,10 +52,10 @@ export const cantileverFamily: Family = rimFamily('boss', {
       }),
     }
   },
-  fit(d, { end }) {
+  fit(d, here) {
     const linkage = cantileverLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), springScrew('left', d), springHole('left', d), springHole('right', d)]
-    return ok(rimModel(d, end, linkage.value, adjusters, cantileverOutline(d, linkage.value)))
+    return ok(rimModel(d, here, linkage.value, adjusters, cantileverOutline(d, linkage.value)))
   },
 })

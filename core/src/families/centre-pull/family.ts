@@ -26,10 +26,10 @@ export const centrePullFamily: Family = rimFamily('centre-bolt', {
     length('straddleMm', 'straddle cable, end to end', 106, 40, 400),
     ...withBook(RIM_DIMENSIONS, { leverCableArmMm: 20, tyreWidthMm: 28, rimWidthMm: 20, brakeStiffness: 300 }),
   ],
-  fit(d, { end }) {
+  fit(d, here) {
     const linkage = centrePullLinkage(d as never)
     if (!linkage.ok) return linkage
     const adjusters = [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)]
-    return ok(rimModel(d, end, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
+    return ok(rimModel(d, here, linkage.value, adjusters, centrePullOutline(d, linkage.value)))
   },
 })

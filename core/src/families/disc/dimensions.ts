@@ -49,6 +49,3 @@ export const FLUID_TRAIT: TraitSpec = {
   usual: () => 'yes',
   source: FROM_MEMORY,
 }
-
-/** Heavier than this, bicycle and load, one disc is not asked to stop it: both brakes are judged together. Our choice. */
-export const TOGETHER_KG = 150

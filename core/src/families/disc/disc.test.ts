@@ -141,13 +141,29 @@ describe('against the trade', () => {
     expect(match.decelerationG).toBeCloseTo(0.5, 6)
   })
 
-  it('a bicycle of 180 kg is judged by both its brakes, and that is said', () => {
+  // Nothing jumps with the load: what one brake must stop alone is told of the bicycle.
+  it('a bicycle told to stop with both its brakes is judged so, and that is said; its load decides nothing', () => {
     const heavy = bookDimensions(discFixedPadFamily, { loadedMassKg: 180, rotorDiameterMm: 203 }, 'front')
     const match = expectOk(
-      leverMatch(discFixedPadFamily, heavy, hereAt(discFixedPadFamily, 'front'), { schools: {}, wetShare: 0.75 }),
+      leverMatch(discFixedPadFamily, heavy, hereAt(discFixedPadFamily, 'front', { stopsWith: 'both' }), {
+        schools: {},
+        wetShare: 0.75,
+      }),
     )
     expect(match.decelerationG).toBeCloseTo(0.25, 6)
-    expect(match.say).toMatch(/both brakes are judged together/)
+    expect(match.say).toMatch(/Both brakes are judged together/)
+    const alone = (kg: number) =>
+      expectOk(
+        leverMatch(
+          discFixedPadFamily,
+          bookDimensions(discFixedPadFamily, { loadedMassKg: kg, rotorDiameterMm: 203 }, 'front'),
+          hereAt(discFixedPadFamily, 'front'),
+          { schools: {}, wetShare: 0.75 },
+        ),
+      )
+    for (const kg of [119, 120, 121, 149, 150, 151, 180])
+      expect(alone(kg).handForceN / kg).toBeCloseTo(alone(95).handForceN / 95, 9)
+    expect(alone(151).say).toMatch(/the one brake that stops this load/)
   })
 
   // Textbook, for scale (from memory; Timoshenko, Plates and Shells): w = k·P·a²/(E·h³), inner edge held, about 0.2 at a/b 3.6.

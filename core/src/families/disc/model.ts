@@ -1,3 +1,4 @@
+import { askedOf } from '../../bench/stops-with.ts'
 import type { AdjusterSpec } from '../../brake/adjuster.ts'
 import type { Dimensions, Here } from '../../brake/dimension.ts'
 import type { BrakeModel, Derived, Disturbance } from '../../brake/model.ts'
@@ -9,7 +10,6 @@ import { rearSkidLimit, wantedStop } from '../../mechanics/stopping.ts'
 import { toRad } from '../../mechanics/vector.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import { discAdjusters } from './adjusters.ts'
-import { TOGETHER_KG } from './dimensions.ts'
 import { discFrame, discGhost } from './frame.ts'
 import { FREE_PLAY_MM, INPUTS, Q, Y } from './inputs.ts'
 import { type DiscKind, gapsOf } from './kind.ts'
@@ -53,16 +53,13 @@ const GAP_DIFFERENCE: Derived = {
     `gaps ${Math.abs(value).toFixed(2)} mm apart, at most ${windows.of.gapDifference?.high.toFixed(1)} mm`,
 }
 
-/** Half of the stop, where the load is one that only both brakes together stop. */
-const askedOf = (d: Dimensions): number => ((d.loadedMassKg as number) > TOGETHER_KG ? 0.5 : 1)
-
-/** What a stop asked of this brake takes at the cable, N; a heavy bicycle asks it of both brakes. */
-function stopTension(d: Dimensions, { end }: Here, ratio: number): number {
+/** What a stop asked of this brake takes at the cable, N. */
+function stopTension(d: Dimensions, here: Here, ratio: number): number {
   const of = (id: string) => d[id] as number
   const skid = rearSkidLimit(of('tyreFriction'), of('wheelbaseMm'), of('cgHeightMm'), of('cgBehindFrontMm'))
-  const share = askedOf(d)
+  const share = askedOf(here)
   const tyreMm = of('beadSeatMm') / 2 + of('tyreWidthMm')
-  const forceN = of('loadedMassKg') * wantedStop(end, skid) * 9.80665 * share
+  const forceN = of('loadedMassKg') * wantedStop(here.end, skid) * 9.80665 * share
   return (forceN * tyreMm) / (2 * of('padFriction') * ratio * trackRadiusMm(d))
 }
 
@@ -133,7 +130,7 @@ export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<Br
       stretchTravelMm: stretchMm,
     },
     contactRatio: ratio,
-    asked: askedOf(d),
+    asked: askedOf(here),
     inputs: INPUTS,
     readings,
     adjusters,

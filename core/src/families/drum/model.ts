@@ -1,3 +1,4 @@
+import { askedOf } from '../../bench/stops-with.ts'
 import type { Dimensions, Here } from '../../brake/dimension.ts'
 import type { BrakeModel, Disturbance } from '../../brake/model.ts'
 import { slopesOf } from '../../brake/slopes.ts'
@@ -61,7 +62,7 @@ export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
   const stretchMm = (pulls * squeezeTensionN) / stiffness
   const skid = rearSkidLimit(of('tyreFriction'), of('wheelbaseMm'), of('cgHeightMm'), of('cgBehindFrontMm'))
   const tyreMm = of('beadSeatMm') / 2 + of('tyreWidthMm')
-  const stopNm = (of('loadedMassKg') * GRAVITY * wantedStop(here.end, skid) * tyreMm) / 1000
+  const stopNm = (askedOf(here) * of('loadedMassKg') * GRAVITY * wantedStop(here.end, skid) * tyreMm) / 1000
   const readings = ['biteTravel', 'reserve', 'shoesClear']
 
   const predict = (q: ArrayLike<number>, y: Float64Array) => {
@@ -82,6 +83,7 @@ export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
       stiffnessNPerMm: stiffness,
       stretchTravelMm: stretchMm,
     },
+    asked: askedOf(here),
     inputs: INPUTS,
     readings,
     adjusters,

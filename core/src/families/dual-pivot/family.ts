@@ -70,6 +70,6 @@ export const dualPivotFamily: Family = sidePullFamily({
       { centringScrew: [x + 8, y + 14], caliper: [0, 0] },
     )
     const whole: AdjusterSpec = { ...wholeCaliper(d.caliperReachMm as number), lastResort: true, price: 0.05 }
-    return ok(rimModel(d, here.end, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
+    return ok(rimModel(d, here, linkage.value, [...cableAdjusters(d), centringScrew(d), whole], outline))
   },
 })

@@ -22,7 +22,7 @@ const ARM_DIMENSIONS: readonly DimensionSpec[] = [
   length('padStandoffMm', 'boss to pad face, square to the arm', 28, 5, 50),
 ]
 
-function fit(d: Dimensions, { end }: Here): Outcome<BrakeModel> {
+function fit(d: Dimensions, here: Here): Outcome<BrakeModel> {
   const linkage = linearPullLinkage(d as never)
   if (!linkage.ok) return linkage
   const adjusters = [
@@ -32,7 +32,7 @@ function fit(d: Dimensions, { end }: Here): Outcome<BrakeModel> {
     springHole('left', d),
     springHole('right', d),
   ]
-  return ok(rimModel(d, end, linkage.value, adjusters, linearPullOutline(d, linkage.value)))
+  return ok(rimModel(d, here, linkage.value, adjusters, linearPullOutline(d, linkage.value)))
 }
 
 const SHAPE = ['pivotSpacingMm', 'armMm', 'padHeightMm', 'padStandoffMm', 'rimWidthMm'] as const

@@ -1,6 +1,7 @@
 import { COMMON_READINGS } from '../../bench/readings.ts'
+import { askedOf } from '../../bench/stops-with.ts'
 import type { AdjusterSpec } from '../../brake/adjuster.ts'
-import type { Dimensions, End } from '../../brake/dimension.ts'
+import type { Dimensions, Here } from '../../brake/dimension.ts'
 import type { Shape } from '../../brake/frame.ts'
 import type { Beyond, BrakeModel, Derived, PadArm } from '../../brake/model.ts'
 import type { Looked } from '../../brake/on-stand.ts'
@@ -72,12 +73,12 @@ const pastTheRim =
 /** A rim brake’s model from its linkage: what differs between families is geometry, adjusters and how it is drawn. */
 export function rimModel(
   d: Dimensions,
-  end: End,
+  here: Here,
   linkage: Linkage,
   adjusters: readonly AdjusterSpec[],
   outline: (pose: Pose) => Outline,
 ): BrakeModel {
-  const lever = pull(d, linkage, end)
+  const lever = pull(d, linkage, here)
   const brake = rimThrow(d, linkage, lever)
   const trackM = (d.beadSeatMm as number) / 2000
   return {
@@ -90,6 +91,7 @@ export function rimModel(
     steered: ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'gapDifference'],
     needed: ['gapLeft', 'gapRight', 'biteTravel'],
     derived: [GAP_DIFFERENCE],
+    asked: askedOf(here),
     noLever: {
       'weak-wet': 'Fit pads made for this rim, and keep it and the pads clean; tell the rider what rain does.',
     },

@@ -7,7 +7,7 @@ import { DIMENSIONS, MODEL, THROW } from '../../testing/stand.ts'
 import { pull, Q, rimSqueeze } from './model.ts'
 
 const LINKAGE = expectOk(linearPullLinkage(DIMENSIONS as never))
-const LEVER = pull(DIMENSIONS, LINKAGE, 'rear')
+const LEVER = pull(DIMENSIONS, LINKAGE, { end: 'rear', traits: {} })
 
 const squeeze = (q: Float64Array, travelMm: number) => rimSqueeze(LINKAGE, LEVER, q, travelMm)
 

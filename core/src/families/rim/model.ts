@@ -1,4 +1,5 @@
-import type { Dimensions, End } from '../../brake/dimension.ts'
+import { askedOf } from '../../bench/stops-with.ts'
+import type { Dimensions, Here } from '../../brake/dimension.ts'
 import type { BrakeModel, ModelInput } from '../../brake/model.ts'
 import { compileLinkage } from '../../linkages/compile.ts'
 import { bendEfficiency, inSeries, wireStiffness } from '../../mechanics/cable.ts'
@@ -28,16 +29,22 @@ export const RIM_READINGS = ['gapLeft', 'gapRight', 'biteTravel', 'reserve', 'ga
 const AT_CONTACT = { left: 0, right: 0 }
 
 /** Tension (N) at the brake that the stop asked of it needs, the pads pressing at contact. */
-function stopTension(d: Dimensions, end: End, contactRatio: number): number {
+function stopTension(d: Dimensions, here: Here, contactRatio: number): number {
   const of = (id: string) => d[id] as number
   const skid = rearSkidLimit(of('tyreFriction'), of('wheelbaseMm'), of('cgHeightMm'), of('cgBehindFrontMm'))
   const track = of('beadSeatMm') / 2
-  const pad = padForce(of('loadedMassKg'), wantedStop(end, skid), track, track + of('tyreWidthMm'), of('padFriction'))
+  const pad = padForce(
+    of('loadedMassKg'),
+    askedOf(here) * wantedStop(here.end, skid),
+    track,
+    track + of('tyreWidthMm'),
+    of('padFriction'),
+  )
   return pad / contactRatio
 }
 
 /** Leverage, stiffness and the tension of the one squeeze that reserve and force are judged at. */
-export function pull(d: Dimensions, linkage: Linkage, end: End) {
+export function pull(d: Dimensions, linkage: Linkage, here: Here) {
   const ratio = leverage({
     cableArmMm: d.leverCableArmMm as number,
     fingerArmMm: d.leverFingerArmMm as number,
@@ -56,7 +63,7 @@ export function pull(d: Dimensions, linkage: Linkage, end: End) {
     efficiency,
     stiffness,
     contactRatio,
-    squeezeTensionN: Math.max(hardTensionN, stopTension(d, end, contactRatio)),
+    squeezeTensionN: Math.max(hardTensionN, stopTension(d, here, contactRatio)),
   }
 }
 

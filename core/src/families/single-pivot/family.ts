@@ -25,7 +25,7 @@ export const singlePivotFamily: Family = sidePullFamily({
     if (!linkage.ok) return linkage
     const outline = sidePullOutline(d, linkage.value, here, [], { caliper: [0, 0] })
     return ok(
-      rimModel(d, here.end, linkage.value, [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)], outline),
+      rimModel(d, here, linkage.value, [...cableAdjusters(d), wholeCaliper(d.caliperReachMm as number)], outline),
     )
   },
 })
