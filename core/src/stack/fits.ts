@@ -3,6 +3,7 @@ import { boltHold, caliperStack } from '../calculations/caliper-stack.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { BOLT_MM, CLEAR_MM, COVER_MM, engagementIn, HUNG_MM, POSTS_MM, SPACING_NEAR_MM } from './limits.ts'
 import type { StandsNow } from './measured.ts'
+import { isBracketed } from './ways.ts'
 
 /** What lies between mount and caliper, in figures alone: enough to judge it again without the drawer. */
 export interface StackFigures {
@@ -100,15 +101,41 @@ export function held(
 
 /** The thread the caliper’s bolts go into: the mount’s, that of the bracket on it, or of one that comes anew. */
 function seatOf(now: StandsNow, stack: StackFigures): { readonly threadDepthMm: number; readonly factor: number } {
-  if (stack.bracketMm === 0) return { threadDepthMm: now.frameThreadMm, factor: engagementIn(now.frameMetal) }
+  if (!isBracketed(stack)) return { threadDepthMm: now.frameThreadMm, factor: engagementIn(now.frameMetal) }
   return stack.bracketBoltMm === undefined
     ? { threadDepthMm: now.bracketThreadMm ?? 0, factor: engagementIn(undefined) }
     : { threadDepthMm: stack.caliperThreadMm, factor: stack.caliperFactor }
 }
 
+/** A bracket is the one that is on it when it rises by as much, mm. */
+const SAME_MM = 0.3
+
+/** Whether the figures are those of a stack there can be: nothing below 0, and a bracket that comes anew has bolts and a foot. */
+function isWhole(now: StandsNow, stack: StackFigures): Outcome<true> {
+  for (const field of ['bracketMm', 'spacersMm'] as const)
+    if (!(stack[field] >= 0))
+      return refuse('out-of-range', 'figures', `${field} is ${stack[field]}. Accepted: 0 mm or more.`)
+  if (stack.bracketBoltMm !== undefined && !((stack.bracketFootMm ?? 0) > 0))
+    return refuse(
+      'out-of-range',
+      'figures',
+      `bracketFootMm is ${stack.bracketFootMm ?? 'missing'}. Accepted: what the bracket’s bolt clamps, above 0 mm.`,
+    )
+  const isOnIt = now.bracketMm > 0 && Math.abs(stack.bracketMm - now.bracketMm) <= SAME_MM
+  if (stack.bracketMm > 0 && stack.bracketBoltMm === undefined && !isOnIt)
+    return refuse(
+      'missing',
+      'figures',
+      `A bracket that rises ${mm(stack.bracketMm)} is not the one that is on it (${mm(now.bracketMm)}), and has no bolts. Accepted: bracketBoltMm and bracketFootMm with it.`,
+    )
+  return ok(true)
+}
+
 /** The whole of a stack: whether it can be laid here, how it lies, and how its bolts hold. */
 export function judgeStack(now: StandsNow, stack: StackFigures): Outcome<Stacked> {
-  if (stack.bracketMm === 0 && !sitsOnPosts(now))
+  const whole = isWhole(now, stack)
+  if (!whole.ok) return whole
+  if (!isBracketed(stack) && !sitsOnPosts(now))
     return refuse(
       'no-stack',
       'to',

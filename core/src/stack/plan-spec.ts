@@ -28,7 +28,7 @@ export const STACK_PLAN: PlanSpec = {
         `The stack lacks ${missing}. Accepted: ${[...WANTED, ...ONLY_WITH_BRACKET].join(', ')}, in mm.`,
       )
     const stack = figures as unknown as StackFigures
-    const way = wayOf(stack.bracketMm, stack.spacersMm)
+    const way = wayOf(stack)
     if (way !== to) return refuse('wrong-way', 'to', `These figures are of “${way}”, not of “${to}”.`)
     const judged = judgeStack(now, stack)
     return judged.ok ? ok(true) : judged

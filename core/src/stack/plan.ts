@@ -54,7 +54,11 @@ function spacersIn(stock: readonly Part[]): readonly Part[] {
         size(part, 'holeMm') <= SPACER_HOLE.high,
     )
     .toSorted((a, b) => b.count - a.count)
-  const each = new Map(usable.toReversed().map((part) => [size(part, 'thicknessMm'), part]))
+  const each = new Map<number, Part>()
+  for (const part of usable) {
+    const thickness = size(part, 'thicknessMm')
+    if (!each.has(thickness)) each.set(thickness, part)
+  }
   return [...each.values()].slice(0, MOST_THICKNESSES)
 }
 
@@ -116,9 +120,21 @@ interface Seat {
   readonly factor: number
 }
 
-/** The first bolt that holds: those at hand, those in the drawer, then a length that can be bought. Mirrors `bolt-hold`, which then works the choice. */
-const boltFor = ({ clampedMm, threadDepthMm, factor }: Seat, bolts: readonly Laid[]): Laid | undefined =>
-  bolts.find(({ mm }) => mm - clampedMm <= threadDepthMm && Math.min(threadDepthMm, mm - clampedMm) >= factor * BOLT_MM)
+/** The bolts that hold: those at hand, those in the drawer, then lengths that can be bought. Mirrors `bolt-hold`, which then works the choice. */
+const boltsFor = ({ clampedMm, threadDepthMm, factor }: Seat, bolts: readonly Laid[]): readonly Laid[] =>
+  bolts.filter(
+    ({ mm }) => mm - clampedMm <= threadDepthMm && Math.min(threadDepthMm, mm - clampedMm) >= factor * BOLT_MM,
+  )
+
+/** Bolts for both seats of which the drawer lacks least: the same ones hold in both only where there are enough. */
+function pairOf(
+  caliper: readonly Laid[],
+  bracket: readonly Laid[],
+  lacks: (laid: readonly Laid[]) => number,
+): readonly [Laid, Laid] | undefined {
+  const pairs = caliper.flatMap((one) => bracket.map((other) => [one, other] as const))
+  return pairs.toSorted((a, b) => lacks(a) - lacks(b))[0]
+}
 
 function boltsIn(stock: readonly Part[], atHandMm: number | undefined): readonly Laid[] {
   const drawer = stock
@@ -142,13 +158,16 @@ function boltsIn(stock: readonly Part[], atHandMm: number | undefined): readonly
   ]
 }
 
+/** Parts of one name are told apart by what they are in the drawer. */
+export const idOf = ({ part, name }: Laid): string => part?.id ?? name
+
 /** What is taken or bought, the same part once with its count. */
 function partsOf(laidParts: readonly { readonly laid: Laid; readonly count: number }[]): readonly PlannedPart[] {
   const counted = new Map<string, PlannedPart>()
   for (const { laid: each, count } of laidParts) {
     if (each.from === 'bicycle') continue
-    const before = counted.get(each.name)
-    counted.set(each.name, {
+    const before = counted.get(idOf(each))
+    counted.set(idOf(each), {
       name: each.name,
       count: (before?.count ?? 0) + count,
       ...(each.part && { partId: each.part.id }),
@@ -205,18 +224,21 @@ function planOf(
   { base, layers, spacersMm, pieces }: Candidate,
 ): StackPlan | undefined {
   const caliperFactor = engagementIn(base.metal)
-  const caliperBolt = boltFor(
+  const holding = boltsFor(
     { clampedMm: now.earMm + spacersMm, threadDepthMm: base.threadMm, factor: caliperFactor },
     bolts.caliper,
   )
-  const bracketBolt =
+  const inFrame =
     base.footMm === undefined
       ? undefined
-      : boltFor(
+      : boltsFor(
           { clampedMm: base.footMm, threadDepthMm: now.frameThreadMm, factor: engagementIn(now.frameMetal) },
           bolts.frame,
         )
-  if (!caliperBolt || (base.footMm !== undefined && !bracketBolt)) return undefined
+  const lacks = (laid: readonly Laid[]) =>
+    partsOf(laid.map((each) => ({ laid: each, count: BOTH }))).filter((each) => isShort(each, stock)).length
+  const [caliperBolt, bracketBolt] = inFrame ? (pairOf(holding, inFrame, lacks) ?? []) : [holding[0], undefined]
+  if (!caliperBolt || (inFrame && !bracketBolt)) return undefined
   const figures: StackFigures = {
     bracketMm: base.bracketMm,
     spacersMm,
@@ -234,8 +256,8 @@ function planOf(
     ...(bracketBolt ? [{ laid: bracketBolt, count: BOTH }] : []),
   ])
   return {
-    key: [base.bracket?.name ?? 'mount', ...layers.map(({ name }) => name)].join(' + '),
-    way: wayOf(base.bracketMm, spacersMm),
+    key: [base.bracket ? idOf(base.bracket) : 'mount', ...layers.map(idOf)].join(' + '),
+    way: wayOf(figures),
     state: parts.some((each) => isShort(each, stock)) ? 'buy' : 'ready',
     bracket: base.bracket,
     spacers: layers,

@@ -8,6 +8,7 @@ import { judgeStack, laid } from './fits.ts'
 import type { StandsNow } from './measured.ts'
 import { planStacks } from './plan.ts'
 import { liftsThatFit, toBuy } from './to-buy.ts'
+import { wayOf } from './ways.ts'
 
 /** A 160 mm rotor on a post mount, caliper straight on it; 180 mm is to run. */
 const NOW: StandsNow = {
@@ -306,5 +307,53 @@ describe('where nothing fits', () => {
     expect(toBuy({ ...NOW, padHeightMm: 17 })).toEqual([expect.stringMatching(/^No stack does/)])
     expect(toBuy({ ...NOW, topMm: -2, trackAfterMm: 15 })).toEqual([expect.stringMatching(/^No stack does/)])
     expect(toBuy({ ...NOW, rotorAfterMm: 140 })).toEqual([expect.stringMatching(/nearer the axle/)])
+  })
+})
+
+describe('a full drawer', () => {
+  // 15 thicknesses of one piece each and one of which there are forty: what there is most of is never what is left out.
+  it('keeps what there is most of', () => {
+    const odd = Array.from({ length: 15 }, (_, index) => spacer(Number((0.31 + 0.13 * index).toFixed(2)), 2))
+    const plenty = spacer(10, 40)
+    const plans = planStacks(NOW, [...odd, plenty, bolt(28), bolt(30)])
+    expect(plans.some(({ spacers }) => spacers.some(({ part: of }) => of?.id === plenty.id))).toBe(true)
+  })
+
+  it('tells parts of one name apart', () => {
+    const [one, other] = ['a', 'b'].map((id) => ({ ...spacer(id === 'a' ? 4 : 6, 2), id, name: 'spacer' }))
+    const plans = planStacks(NOW, [one, other, bolt(28), bolt(30)] as Part[])
+    const both = plans.find(({ spacers }) => spacers.length === 2 && spacers[0]?.part?.id !== spacers[1]?.part?.id)
+    expect(both?.parts.filter(({ name }) => name === 'spacer').map(({ partId, count }) => [partId, count])).toEqual([
+      ['a', 2],
+      ['b', 2],
+    ])
+    expect(new Set(plans.map(({ key }) => key)).size).toBe(plans.length)
+  })
+
+  it('uses bolts of two lengths where either holds in both seats', () => {
+    const small = [bracket(10), bolt(18, 2), bolt(19, 2)]
+    const plan = planStacks({ ...NOW, boltMm: 60 }, small).find(({ way }) => way === 'bracket')
+    expect(plan?.state).toBe('ready')
+    expect(new Set([plan?.caliperBolt.mm, plan?.bracketBolt?.mm])).toEqual(new Set([18, 19]))
+  })
+})
+
+describe('a stack told by its figures', () => {
+  const figures = { bracketMm: 10, spacersMm: 0, caliperBoltMm: 18, caliperThreadMm: 12, caliperFactor: 1.5 }
+  it.each([
+    ['a bracket that is not on it and has no bolts', figures, /not the one that is on it.*bracketBoltMm/],
+    ['spacers below 0', { ...figures, bracketMm: 0, spacersMm: -1 }, /spacersMm is -1. Accepted: 0 mm or more/],
+    ['a foot of 0', { ...figures, bracketBoltMm: 18, bracketFootMm: 0 }, /bracketFootMm is 0. Accepted: .*above 0/],
+  ])('%s is refused', (_, told, words) => {
+    const judged = judgeStack(NOW, told)
+    expect(judged.ok ? '' : judged.error.message).toMatch(words)
+  })
+
+  it('a bracket of rise 0 is one: its own bolts say so', () => {
+    const flat = { ...figures, bracketMm: 0, bracketBoltMm: 18, bracketFootMm: 8 }
+    expect(wayOf(flat)).toBe('bracket')
+    expect(wayOf({ bracketMm: 0, spacersMm: 0 })).toBe('straight')
+    const same = { ...NOW, rotorAfterMm: 160, spacingMm: 51 }
+    expect(judgeStack(same, flat).ok).toBe(true)
   })
 })
