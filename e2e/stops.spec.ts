@@ -50,6 +50,7 @@ test('two traces that ship come to a sentence on the job sheet', async ({ page }
 
   // What was turned since is looked at and walked anew before it is ridden.
   await writeOnTape(page, 'bar +1/4')
+  await page.getByRole('button', { name: /^Prove/ }).click()
   await stops(page).getByRole('radio', { name: 'After it' }).click()
   await trace(page, 'stops-after.csv')
   await fitted.getByRole('button', { name: 'Log all 4, out and back' }).click()

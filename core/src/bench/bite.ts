@@ -42,7 +42,7 @@ export const reserveWindow = (reachMm: number, targetMm: number, text: string, s
   reading: 'reserve',
   low: RESERVE_MARGIN_MM,
   high: reachMm,
-  target: targetMm,
+  target: Math.min(reachMm, Math.max(RESERVE_MARGIN_MM, targetMm)),
   wallLow: RESERVE_MARGIN_MM,
   unsafe: { atMost: RESERVE_MARGIN_MM, say: `${RESERVE_MARGIN_MM} mm or less to the bar` },
   because: [{ text, source }],

@@ -58,6 +58,8 @@ export interface Family {
     readonly lever?: readonly string[]
     /** How they are asked for together: “both gaps and the bite”. */
     readonly say: string
+    /** What is seen beside them is asked for in that sentence too. */
+    readonly asksBeside?: true
   }
   /** Readings shown as gauges at a station. */
   readonly gauges: Readonly<Partial<Record<StationId, readonly string[]>>>

@@ -4,7 +4,7 @@ import { placement, type Window, type Windows } from '../brake/window.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
 import { candidates, lastDirections, priceIn } from './candidates.ts'
-import { type Aim, type Amounts, Bench, type Hidden, type Sample, sampleAt, samplesOf } from './possible.ts'
+import { type Aim, type Amounts, Bench, type Hidden, isMet, type Sample, sampleAt, samplesOf } from './possible.ts'
 import type { Turn } from './turn.ts'
 
 export type Advice =
@@ -58,7 +58,7 @@ const toTurn = (bench: Bench, samples: readonly Sample[], move: Amounts, belief:
     moves: move.adjusters.flatMap((adjuster, k) => {
       const spec = model.adjusters[adjuster] as AdjusterSpec
       const amount = move.amounts[k] as number
-      const from = move.from && spec.contact && { from: { contact: move.from } }
+      const from = move.from && isMet(move, k) && spec.contact && { from: { contact: move.from } }
       return amount === 0 ? [] : [{ adjuster: spec.id, amount, unit: spec.unit, ...from }]
     }),
     ...bench.outcome(samples, move),

@@ -1,4 +1,4 @@
-import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { AdjusterState } from '../stand/adjusters.ts'
 import type { StandState } from '../stand/fold.ts'
@@ -144,6 +144,12 @@ function leftInwards({ id, contact, travel, assumedPosition }: AdjusterSpec, sta
   return contact.inward > 0 ? travel - at : at
 }
 
+/** How far it can still be wound out, as far as its ends are known. */
+function leftOutwards({ id, contact, travel = Number.POSITIVE_INFINITY }: AdjusterSpec, state: StandState): number {
+  const { roomDown, roomUp } = state.adjusters[id] as AdjusterState
+  return contact ? Math.min(travel, contact.inward > 0 ? roomDown : roomUp) : travel
+}
+
 /** Turned at least and at most this far while it is not known which way it works. */
 const PROBE = { least: 0.25, most: 0.5 } as const
 
@@ -203,39 +209,69 @@ export function candidates(
   })
   return [...usual, ...fromContact(), ...probes(), ...lastResorts()]
 
+  /** How far back from contact an adjuster is wanted, in the hand's steps; `given`: what the others do to its input. */
+  function backsOf(adjuster: number, wantedInput: number, given: number, from: From['contact']): readonly number[] {
+    const { contact, step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
+    if (!contact) return []
+    const input = belief.layout.drives[adjuster] as number
+    const perUnit = mean.walk.reach(adjuster, 1)
+    // What lies further away than it can be wound is not met.
+    const inwards = ((contact.at[from] - given - (mean.q[input] as number)) / perUnit) * contact.inward
+    if (inwards > leftInwards(spec(adjuster), state)) return []
+    const whole = Math.round((wantedInput - contact.at[from]) / perUnit / step)
+    // From contact it comes back by the thread that lies between there and its other end, and no further.
+    const back = Math.min(travel, leftOutwards(spec(adjuster), state) + inwards)
+    return [whole - 1, whole, whole + 1]
+      .map((each) => each * step)
+      .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= back + step / 2)
+  }
+
+  /** What the other adjusters of a set do to one's own input. */
+  function givenTo(adjuster: number, { adjusters, amounts }: Amounts): number {
+    const input = belief.layout.drives[adjuster] as number
+    return adjusters.reduce((sum, other, k) => {
+      if (other === adjuster) return sum
+      const moved = mean.walk.reach(other, amounts[k] as number)
+      if (belief.layout.drives[other] === input) return sum + moved
+      return belief.layout.alsoDrives[other] === input ? sum + moved * (belief.layout.share[other] as number) : sum
+    }, 0)
+  }
+
   /**
    * The same settings with one adjuster told from contact, alone or after another: how far it stood matters no more, nor
-   * what the other did to it. It comes last: what is tightened first no longer reaches it.
+   * what the other did to it. It comes last: what is tightened first no longer reaches it. Two that each meet something of
+   * their own may both be told so.
    */
   function fromContact(): readonly Amounts[] {
-    return wanted.flatMap(({ adjusters, amounts }) =>
-      adjusters.flatMap((adjuster, k): readonly Amounts[] => {
-        const { contact, step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
-        if (!contact) return []
-        const others = adjusters.filter((_, other) => other !== k)
+    return wanted.flatMap((set) => {
+      const { adjusters, amounts } = set
+      const met = adjusters.map((adjuster, k) => {
+        const { contact } = spec(adjuster)
+        if (!contact) return undefined
+        const from = contact.sd.ear <= contact.sd.feel ? ('ear' as const) : ('feel' as const)
+        const given = givenTo(adjuster, set)
         const input = belief.layout.drives[adjuster] as number
-        const perUnit = mean.walk.reach(adjuster, 1)
-        const given = others.reduce((sum, other) => {
-          const moved = mean.walk.reach(other, amounts[adjusters.indexOf(other)] as number)
-          if (belief.layout.drives[other] === input) return sum + moved
-          return belief.layout.alsoDrives[other] === input ? sum + moved * (belief.layout.share[other] as number) : sum
-        }, 0)
         const wantedInput = mean.walk.reach(adjuster, amounts[k] as number) + given + (mean.q[input] as number)
-        const from = contact.sd.ear <= contact.sd.feel ? 'ear' : 'feel'
-        // What lies further away than it can be wound is not met.
-        const inwards = ((contact.at[from] - given - (mean.q[input] as number)) / perUnit) * contact.inward
-        if (inwards > leftInwards(spec(adjuster), state)) return []
-        const whole = Math.round((wantedInput - contact.at[from]) / perUnit / step)
-        const backs = [whole - 1, whole, whole + 1]
-          .map((each) => each * step)
-          .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= travel)
-        const [other] = others
-        if (other === undefined) return backs.map((amount) => ({ adjusters: [adjuster], amounts: [amount], from }))
+        return { from, backs: backsOf(adjuster, wantedInput, given, from) }
+      })
+      const last = adjusters.flatMap((adjuster, k): readonly Amounts[] => {
+        const own = met[k]
+        if (!own) return []
+        const other = adjusters.find((_, j) => j !== k)
+        if (other === undefined)
+          return own.backs.map((amount) => ({ adjusters: [adjuster], amounts: [amount], from: own.from }))
         return stepsOf(other, amounts[adjusters.indexOf(other)] as number).flatMap((first) =>
-          backs.map((amount) => ({ adjusters: [other, adjuster], amounts: [first, amount], from })),
+          own.backs.map((amount) => ({ adjusters: [other, adjuster], amounts: [first, amount], from: own.from })),
         )
-      }),
-    )
+      })
+      const [one, two] = met
+      const apart = belief.layout.drives[adjusters[0] as number] !== belief.layout.drives[adjusters[1] ?? -1]
+      if (!one || !two || !apart || one.from !== two.from) return last
+      const both = one.backs.flatMap((a) =>
+        two.backs.map((b): Amounts => ({ adjusters, amounts: [a, b], from: one.from, each: true })),
+      )
+      return [...last, ...both]
+    })
   }
 
   /** A turn either way of what is not known to work either way, with the best of one other adjuster beside it. */

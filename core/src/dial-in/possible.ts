@@ -76,9 +76,14 @@ export function sampleAt(
 export interface Amounts {
   readonly adjusters: readonly number[]
   readonly amounts: readonly number[]
-  /** Told from contact, for those of them that have one. */
+  /** The last of them is told from contact, or each of them; else those before it are turned on from where they stand. */
   readonly from?: From['contact']
+  readonly each?: true
 }
+
+/** Whether one of a move’s adjusters is told from contact: the last, as nothing turned after it reaches it, or each. */
+export const isMet = ({ adjusters, from, each }: Amounts, k: number): boolean =>
+  from !== undefined && (each === true || k === adjusters.length - 1)
 
 const DEPTH = 0.1
 
@@ -96,7 +101,8 @@ export class Bench {
   }
 
   /** Readings of one possible brake after a move, into `y`. */
-  after(sample: Sample, { adjusters, amounts, from }: Amounts, withNoise: boolean): Float64Array {
+  after(sample: Sample, move: Amounts, withNoise: boolean): Float64Array {
+    const { adjusters, amounts, from } = move
     const { moved, y, belief } = this
     moved.set(sample.q)
     for (let k = 0; k < adjusters.length; k += 1) {
@@ -107,9 +113,9 @@ export class Bench {
       const input = belief.layout.drives[adjuster] as number
       const untried = belief.layout.effect[adjuster] === -1 ? spec.effectSpread * amount : 0
       const noise = withNoise ? Math.hypot(spec.settingSd, untried) * Math.abs(spec.book) * sample.setNoise : 0
-      const contact = from && spec.contact
+      const contact = from && isMet(move, k) && spec.contact
       const found = contact && withNoise ? contact.sd[from] * sample.setNoise : 0
-      const set = contact ? sample.walk.fromContact(adjuster, amount, from) : undefined
+      const set = contact && from ? sample.walk.fromContact(adjuster, amount, from) : undefined
       if (set !== undefined) {
         moved[input] = set + noise + found
         continue

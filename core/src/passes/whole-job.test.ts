@@ -56,7 +56,10 @@ function drive({ family, dimensions, here, model }: Bicycle, { brake, wheel, isR
         ...(family.track === 'rotor' && { rub: 'none' }),
       }
       const also = family.dial.beside
-      const beside = also && readings.some((id) => job.model.needed.includes(id)) ? [...readings, also] : readings
+      const beside =
+        also && !readings.includes(also) && readings.some((id) => job.model.needed.includes(id))
+          ? [...readings, also]
+          : readings
       return beside.map((reading) => ({ kind: 'reading', reading, value: now[reading] ?? '', unit: unitOf(reading) }))
     }
     if (told.act === 'confirm') {

@@ -35,6 +35,15 @@ const whyOf = (next: Act): string | undefined =>
       ? (next.again ?? next.step.why)
       : next.step.why
 
+/** The readings an act asks for: after a turn, and where the dial-in measures anew, with what its sentence asks beside them. */
+function askedIn({ model, family }: Job, next: Act): readonly string[] {
+  if (next.kind !== 'turn' && next.kind !== 'measure' && next.kind !== 'mend') return []
+  const readings = next.kind === 'turn' ? model.needed : next.readings
+  const { beside, asksBeside } = family.dial
+  const isWhole = model.needed.every((id) => readings.includes(id))
+  return isWhole && asksBeside && beside ? [...readings, beside] : readings
+}
+
 /** The next act of a job, with the windows it aims at. */
 export function tellNext(job: Job): Told {
   const { next, windows } = job
@@ -49,7 +58,7 @@ export function tellNext(job: Job): Told {
     ...(more && { more }),
     ...(why && { why }),
     moves: turn?.moves ?? [],
-    readings: next.kind === 'measure' || next.kind === 'mend' ? next.readings : turn ? job.model.needed : [],
+    readings: askedIn(job, next),
     expected: Object.fromEntries(
       (turn?.expected ?? []).map(({ reading, value, sd }) => [reading, { mean: value, sd }]),
     ),

@@ -53,7 +53,7 @@ export const drumFamily: Family = {
   steps: DRUM_STEPS,
   standsOn: DRUM_GRAPH,
   fasteners: DRUM_FASTENERS,
-  dial: { bite: ['biteTravel'], centre: [], beside: 'drag', say: 'the bite, and whether it drags' },
+  dial: { bite: ['biteTravel'], centre: [], beside: 'drag', say: 'the bite, and whether it drags', asksBeside: true },
   gauges: {
     wheel: ['hubPlay', 'hubPlayNuts'],
     match: ['housingOuter'],

@@ -3,6 +3,7 @@ import { retold } from '../../bench/steps.ts'
 import type { DimensionSpec, Dimensions, Here } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
 import type { BrakeModel } from '../../brake/model.ts'
+import { wholeOr } from '../../brake/step.ts'
 import { linearPull } from '../../calculations/linear-pull.ts'
 import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
@@ -68,6 +69,7 @@ export const linearPullFamily: Family = rimFamily('boss', {
       why: 'A pipe out of its slot is a dead brake; the boot keeps dirt out.',
       cautions: [],
       done: { kind: 'in-window', readings: ['guidePipe', 'guideBoot'] },
+      when: wholeOr('swap:cable', 'confirm:axle-loosened'),
     },
   ],
   standsOn: {
