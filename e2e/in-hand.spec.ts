@@ -191,6 +191,7 @@ test('a bad draft is named with its station, and holds up only itself', async ({
 test('a skip’s reason and a note outlive a reload and another screen’s entry', async ({ page, context }) => {
   const job = await shop.job('Hire 16', 'rear')
   await page.goto(`${shop.url}/stand/${job}`)
+  await expect(next(page)).toContainText('front of each pad')
   await writeOnTape(page, 'tl 1.4 tr 0.6 set applied')
   await next(page).getByRole('button', { name: 'Leave it' }).click()
   await next(page).getByLabel('why is it left?').fill('no card at hand')

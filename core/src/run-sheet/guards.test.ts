@@ -84,8 +84,15 @@ const toMeasure = ({ model, state }: Stand): readonly string[] =>
   model.needed.filter((id) => state.readings[id]?.status !== 'current')
 
 /** A hand that may do anything: the sheet’s next, another step, a skip, a bad answer; written where it is admitted. */
-function anyHand(family: Family, work: string, seed: number, choices: readonly number[]) {
-  const hardware: Hardware = { family: family.id, end: seed % 2 ? 'front' : 'rear', dimensions: {}, practiceSeed: seed }
+function anyHand(
+  family: string,
+  work: string,
+  seed: number,
+  choices: readonly number[],
+  first: readonly EntryBody[] = [],
+) {
+  const end = seed % 2 ? 'front' : 'rear'
+  const hardware: Hardware = { family, end, dimensions: {}, practiceSeed: seed }
   let stand = expectOk(openStand(hardware, []))
   const gauge = practiceGauge(hardware, stand.dimensions, stand.here, []) ?? {}
   const write = (body: EntryBody) => {
@@ -93,7 +100,7 @@ function anyHand(family: Family, work: string, seed: number, choices: readonly n
     const entry: Entry = { ...body, id: `e${seq}`, at: '2026-03-01T09:00:00Z', by: '1', seq }
     if (admit(stand, entry, () => workOut(stand).next).ok) stand = expectOk(standAfter(stand, entry))
   }
-  write(seen('work', work))
+  for (const body of [seen('work', work), ...first]) write(body)
   for (const choice of choices) {
     if (stand.state.ended) break
     const sheet = sheetOf(stand, SETTLED)
@@ -135,14 +142,14 @@ describe('whatever is skipped or left, in whatever order', () => {
           fc.constantFrom(...family.works.map(({ id }) => id)),
           fc.integer({ min: 1, max: 40 }),
           fc.array(fc.nat(9999), { minLength: 90, maxLength: 150 }),
-          (work, seed, choices) => isGuarded(anyHand(family, work, seed, choices)),
+          (work, seed, choices) => isGuarded(anyHand(family.id, work, seed, choices)),
         ),
         { numRuns: 6, seed: 26, endOnFailure: true },
       )
       // A hand that does as told on a sound practice bicycle is released, or the property says nothing.
       const asTold = Array.from({ length: 150 }, () => 0)
       const before = released
-      for (const id of ['adjust', 'rub']) for (const seed of [1, 3, 5]) isGuarded(anyHand(family, id, seed, asTold))
+      for (const id of ['adjust', 'rub']) for (const seed of [1, 3, 5]) isGuarded(anyHand(family.id, id, seed, asTold))
       expect(released - before).toBeGreaterThan(1)
     },
   )
@@ -409,6 +416,18 @@ describe('hard stops', () => {
     expect(made(20)).toContain('bedded-looked')
     const more = job(FIXED, swap('pads'), bed(5), confirm('bedded-looked'), bed(20))
     expect(more.state.confirmed['bedded-looked']?.status).toBe('recheck')
+  })
+
+  // The trial of the lever’s switch puts the battery back in; riding stops is no hand near the wheel.
+  it('short of their number do not ask for the battery out again', () => {
+    const told = Array.from({ length: 120 }, () => 0)
+    const done = anyHand('disc-fixed-pad', 'new-pads', 8, told, [seen('motorAt', 'cranks')])
+    const log = done.state.standing.filter(
+      (entry) => entry.kind !== 'release' && !(entry.kind === 'reading' && entry.reading === 'beddedStops'),
+    )
+    const stand = expectOk(openJob(done.hardware, written(...log, bed(5))))
+    const states = Object.fromEntries(sheetOf(stand, SETTLED).map(({ step, state }) => [step.id, state]))
+    expect(states).toMatchObject({ 'battery-out': 'done', 'cut-off': 'done', 'bedding-in': 'out' })
   })
 
   it('a fluid caliper is not squeezed with its pads out', () => {

@@ -243,11 +243,12 @@ function stopsAt(stand: Stand, step: StepSpec): boolean {
 export const stepsOn = (stand: Stand): readonly Step[] =>
   stepsFor(stand.kit, circumstancesOf(stand), (step) => stopsAt(stand, step))
 
-/** What is undone by a later trial counts as done until hands go near once more. */
-function untilWork(sheet: readonly StepStatus[]): readonly StepStatus[] {
+/** What is undone by a later trial counts as done until hands go near once more; what is ridden is no work of the hands. */
+function untilWork({ kit }: Stand, sheet: readonly StepStatus[]): readonly StepStatus[] {
   const isWaiting = ({ step, state }: StepStatus) => step.againForWork === true && state === 'recheck'
+  const isRidden = ({ done }: Step) => done.kind === 'in-window' && done.readings.every((id) => kit.reading(id)?.ridden)
   const isWork = ({ step, state }: StepStatus) =>
-    state === 'out' || (!settled(state) && step.station !== 'prove' && step.station !== 'release')
+    (state === 'out' && !isRidden(step)) || (!settled(state) && step.station !== 'prove' && step.station !== 'release')
   if (!sheet.some(isWaiting) || sheet.some((each) => !isWaiting(each) && isWork(each))) return sheet
   return sheet.map((each) => (isWaiting(each) ? { step: each.step, state: 'done' } : each))
 }
@@ -256,7 +257,10 @@ export function sheetOf(stand: Stand, advice: Advice): readonly StepStatus[] {
   const steps = stepsOn(stand)
   return stand.state.released
     ? steps.flatMap((step) => releasedStatus(step, stand))
-    : untilWork(steps.map((step) => stepStatus(step, stand, advice)))
+    : untilWork(
+        stand,
+        steps.map((step) => stepStatus(step, stand, advice)),
+      )
 }
 
 export const settled = (state: StepState) => state === 'done' || state === 'skipped'
