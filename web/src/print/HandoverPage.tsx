@@ -12,9 +12,8 @@ import { NoPrint, Paper } from './paper.ts'
 const Tag = styled.section`
   border: 2px solid var(--ink);
   padding: 16px 20px;
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 6px 24px;
+  display: flex;
+  gap: 24px;
   align-items: center;
   max-width: 560px;
   break-inside: avoid;
@@ -22,8 +21,11 @@ const Tag = styled.section`
     width: 128px;
     height: 128px;
     background: #fff;
-    grid-row: 1 / span 3;
   }
+`
+const Words = styled.div`
+  display: grid;
+  gap: 6px;
 `
 const Code = styled.p`
   font: 600 54px/1 var(--label);
@@ -89,18 +91,21 @@ export default function HandoverPage() {
             alt={`The address of ${record.bicycle.name}, for a camera: ${tag.address}`}
           />
         )}
-        <Code>{code}</Code>
-        <p>
-          <b>{record.bicycle.name}</b> · {slip.result}
-        </p>
-        {tag?.ends.map((each) => (
-          <p key={each}>
-            <b>{each}</b>
+        <Words>
+          <Code>{code}</Code>
+          <p>
+            <b>{record.bicycle.name}</b> · {slip.result}
           </p>
-        ))}
-        <Slate>
-          {tag?.address ?? 'This code finds the bicycle in the rack’s search; shared, the tag carries its address too.'}
-        </Slate>
+          {tag?.ends.map((each) => (
+            <p key={each}>
+              <b>{each}</b>
+            </p>
+          ))}
+          <Slate>
+            {tag?.address ??
+              'This code finds the bicycle in the rack’s search; shared, the tag carries its address too.'}
+          </Slate>
+        </Words>
       </Tag>
     </Paper>
   )
