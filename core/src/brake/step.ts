@@ -12,6 +12,8 @@ export interface Verdict {
   readonly remark?: string
   /** What would put it right. */
   readonly remedy?: string
+  /** Readings that are too low or too high for it, though no window of their own says so. */
+  readonly outside?: Readonly<Record<string, 'low' | 'high'>>
   /** Not to be ridden like this: it is put right, or the job is closed. */
   readonly stop?: true
 }

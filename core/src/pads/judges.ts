@@ -63,22 +63,36 @@ export const TOE = { left: 'toeLeft', right: 'toeRight' } as const
 /** Each said once, in the order they came. */
 const inTurn = (said: readonly string[]) => [...new Set(said)].join(' ')
 
+type Outside = NonNullable<Verdict['outside']>
+
+/** What is wrong with one pad: which side of what is accepted its reading lies, and the sentence for it. */
+interface PadWrong {
+  readonly side: Side
+  readonly at: 'low' | 'high'
+  readonly say: string
+}
+
+const outsideOf = (readings: Readonly<Record<Side, string>>, wrong: readonly PadWrong[]): Outside =>
+  Object.fromEntries(wrong.map(({ side, at }) => [readings[side], at]))
+
 /** What is wrong with the height of one pad, or undefined where it is well. */
 function heightWrong(
   side: Side,
   edgeMm: number,
   drift: Drift,
   school: string,
-): { readonly say: string; readonly remedy: string } | undefined {
+): (PadWrong & { readonly remedy: string }) | undefined {
   const remedy = drift.say
   const { edgeLeastMm, edgeMostMm } = drift
   if (edgeMm < edgeLeastMm - HEIGHT_ROOM_MM)
-    return { say: `The ${side} pad ${TOO_HIGH} ${leaving(drift, edgeMm)}`.trim(), remedy }
+    return { side, at: 'low', say: `The ${side} pad ${TOO_HIGH} ${leaving(drift, edgeMm)}`.trim(), remedy }
   if (edgeMm > Math.max(edgeLeastMm, edgeMostMm) + HEIGHT_ROOM_MM)
-    return { say: `The ${side} pad ${TOO_LOW} ${leaving(drift, edgeMm)}`.trim(), remedy }
+    return { side, at: 'high', say: `The ${side} pad ${TOO_LOW} ${leaving(drift, edgeMm)}`.trim(), remedy }
   const { lowMm, highMm } = startHeight(drift, school)
   return edgeMm < lowMm - HEIGHT_ROOM_MM || edgeMm > highMm + HEIGHT_ROOM_MM
     ? {
+        side,
+        at: edgeMm < lowMm ? 'low' : 'high',
         say: `The ${side} pad’s upper edge stands ${edgeMm.toFixed(1)} mm below the track’s upper edge; this school wants ${span(lowMm, highMm)}.`,
         remedy,
       }
@@ -86,12 +100,14 @@ function heightWrong(
 }
 
 /** What is wrong with the toe-in of one pad, or undefined where it is well. */
-function toeWrong(side: Side, toeMm: number, [low, high]: readonly [number, number]): string | undefined {
-  if (toeMm < 0)
-    return `The rear of the ${side} pad meets the rim first: never. Set it so that the front does, or all at once.`
-  return toeMm > high
-    ? `Toe-in of the ${side} pad ${toeMm.toFixed(1)} mm; this school wants ${low} to ${high} mm.`
-    : undefined
+function toeWrong(side: Side, toeMm: number, [low, high]: readonly [number, number]): PadWrong | undefined {
+  if (toeMm < 0) {
+    const say = `The rear of the ${side} pad meets the rim first: never. Set it so that the front does, or all at once.`
+    return { side, at: 'low', say }
+  }
+  if (toeMm <= high) return undefined
+  const say = `Toe-in of the ${side} pad ${toeMm.toFixed(1)} mm; this school wants ${low} to ${high} mm.`
+  return { side, at: 'high', say }
 }
 
 const ALL_AT_ONCE = 'nearly all at once: accepted where 0.5 mm is too fine to set.'
@@ -153,6 +169,7 @@ export function judgePadHeight(at: OnStand): Verdict | undefined {
       state: 'out',
       say: `The ${above.join(' and the ')} pad stands above the track: it meets the tyre and can burst it. Do not ride; set it lower.`,
       remedy: paths.value.map(({ drift }) => drift.say).join(' '),
+      outside: Object.fromEntries(above.map((side) => [EDGE[side], 'low'])),
       stop: true,
     }
   const school = at.schools.height?.option ?? ''
@@ -160,7 +177,12 @@ export function judgePadHeight(at: OnStand): Verdict | undefined {
     sides.flatMap((side) => heightWrong(side, edges[side] as number, drift, school) ?? []),
   )
   return wrong.length > 0
-    ? { state: 'out', say: wrong.map((each) => each.say).join(' '), remedy: inTurn(wrong.map((each) => each.remedy)) }
+    ? {
+        state: 'out',
+        say: wrong.map((each) => each.say).join(' '),
+        remedy: inTurn(wrong.map((each) => each.remedy)),
+        outside: outsideOf(EDGE, wrong),
+      }
     : { state: 'well', say: paths.value.map(({ drift }) => drift.say).join(' ') }
 }
 
@@ -169,7 +191,8 @@ export function judgeToe(at: OnStand): Verdict | undefined {
   const window = TOE_WINDOWS[at.schools.toe?.option ?? '']
   if (toes.some(({ toe }) => toe === undefined) || !window) return undefined
   const wrong = toes.flatMap(({ side, toe }) => toeWrong(side, toe as number, window) ?? [])
-  if (wrong.length > 0) return { state: 'out', say: wrong.join(' ') }
+  if (wrong.length > 0)
+    return { state: 'out', say: wrong.map(({ say }) => say).join(' '), outside: outsideOf(TOE, wrong) }
   const flatter = toes.filter(({ toe }) => (toe as number) < window[0])
   return {
     state: 'well',

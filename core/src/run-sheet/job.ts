@@ -89,10 +89,20 @@ function narrowed(belief: Belief, { model, state, windows }: Stand): Windows {
 
 export type Mark = 'in' | 'low' | 'high' | 'recheck' | 'unmeasured' | 'left-out'
 
+/** How the step that asks for a reading judges it, where its own window lets it pass. */
+function judgedMark(stand: Stand, id: string): Mark {
+  const found = stand.kit.steps.flatMap(({ done }) => {
+    const isIts = done.kind === 'judged' && done.readings.includes(id)
+    return (isIts && done.judge(stand)?.outside?.[id]) || []
+  })
+  return found[0] ?? 'in'
+}
+
 /** A reading's state shape: shape first, colour second. */
-export function readingMark(stand: Pick<Stand, 'kit' | 'state' | 'windows'>, id: string): Mark {
+export function readingMark(stand: Stand, id: string): Mark {
   const reading = stand.state.readings[id]
   if (!reading) return 'unmeasured'
   if (reading.status === 'recheck') return 'recheck'
-  return placed(stand, id, reading.value)
+  const at = placed(stand, id, reading.value)
+  return at === 'in' ? judgedMark(stand, id) : at
 }

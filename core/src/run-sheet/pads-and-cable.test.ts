@@ -20,16 +20,17 @@ import {
   written,
 } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
+import { readingMark } from './job.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const MOUNTED = [...WHEEL, ...MATCHED, confirm('untouched'), confirm('arms-free')]
 const edges = (mm: number) => [reading('padEdgeLeft', mm), reading('padEdgeRight', mm)]
 const school = (id: string, to: string): EntryBody => ({ kind: 'swap', part: `school.${id}`, to })
-const pads = (...instead: readonly EntryBody[]) => {
+const padsJob = (...instead: readonly EntryBody[]) => {
   const changed = new Set(instead.flatMap((each) => (each.kind === 'reading' ? [each.reading] : [])))
   return job(...MOUNTED, ...PADS.filter((each) => each.kind === 'reading' && !changed.has(each.reading)), ...instead)
-    .next
 }
+const pads = (...instead: readonly EntryBody[]) => padsJob(...instead).next
 
 describe('pads on the sheet', () => {
   it('a pad too high is said to meet the tyre, too low to overhang, and when', () => {
@@ -85,6 +86,21 @@ describe('pads on the sheet', () => {
     })
     // All at once is accepted where 0.5 mm is too fine to set (common practice).
     expect(pads(reading('toeLeft', 0.1), reading('toeRight', 0))).toMatchObject({ step: { id: 'pads-tight' } })
+  })
+
+  it('what its school refuses is marked so on the drawing and the gauge, each pad for itself', () => {
+    const marks = (ids: readonly string[], ...instead: readonly EntryBody[]) =>
+      ids.map((id) => readingMark(padsJob(...instead), id))
+    const toes = ['toeLeft', 'toeRight']
+    expect(marks(toes, reading('toeLeft', 1.4), reading('toeRight', 0.6))).toEqual(['high', 'in'])
+    expect(marks(toes, reading('toeLeft', 0.6), reading('toeRight', -0.3))).toEqual(['in', 'low'])
+    expect(marks(toes, reading('toeLeft', 0.1), reading('toeRight', 0))).toEqual(['in', 'in'])
+    const heights = ['padEdgeLeft', 'padEdgeRight']
+    expect(marks(heights, reading('padEdgeLeft', -1))).toEqual(['low', 'in'])
+    expect(marks(heights, reading('padEdgeRight', 3))).toEqual(['in', 'high'])
+    const track = [reading('trackTall', 16), reading('padTall', 8), ...edges(1.5)]
+    expect(marks(heights, ...track, school('height', 'middle'))).toEqual(['low', 'low'])
+    expect(marks(heights, ...track, school('height', 'top-edge'))).toEqual(['in', 'in'])
   })
 
   it('a pad too thick for its room is found at the match', () => {
