@@ -163,6 +163,8 @@ async function fuzz(jobs: readonly string[]): Promise<void> {
 const MOST_FULL_MS = 10_000
 
 let server = await ready()
+// However this ends, its server ends with it: one left behind holds the output open that somebody waits for.
+process.once('exit', () => server.kill('SIGKILL'))
 async function killed(full = false): Promise<void> {
   server.removeAllListeners('exit')
   const gone = new Promise((resolve) => server.once('exit', resolve))
