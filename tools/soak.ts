@@ -70,11 +70,12 @@ async function call(
   method: string,
   path: string,
   body?: unknown,
+  patienceMs = 8000,
 ): Promise<{ status: number; body: unknown } | undefined> {
   try {
     const response = await fetch(`${base}/${path}`, {
       method,
-      signal: AbortSignal.timeout(8000),
+      signal: AbortSignal.timeout(patienceMs),
       ...(body !== undefined && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     })
     return { status: response.status, body: await response.json().catch(() => undefined) }
@@ -84,9 +85,12 @@ async function call(
   }
 }
 
+/** The first answers wait for a server that has only just started, on a machine that may be busy. */
+const STARTING_MS = 40_000
+
 async function newJob(index: number): Promise<string> {
   const made = async (path: string, body: unknown) => {
-    const answer = await call('POST', path, body)
+    const answer = await call('POST', path, body, STARTING_MS)
     if (!answer) throw new Error(`no answer to ${path}`)
     return (answer.body as { id: string }).id
   }
