@@ -45,7 +45,7 @@ test('a confirmation has two answers, by touch, key and tape, and a release is t
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
   await expect(next(page)).toContainText('Next turn')
   await until(page, 'Squeeze hard ten times')
-  await next(page).getByRole('button', { name: 'Cable slipped or a pad moved' }).click()
+  await next(page).getByRole('button', { name: 'Something slipped or moved' }).click()
   await expect(next(page)).toContainText('Find what gave way')
   await expect(next(page).getByRole('button', { name: 'Skip' })).toBeHidden()
   await page.keyboard.press('d')
