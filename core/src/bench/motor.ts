@@ -40,7 +40,7 @@ export const CUT_OFF: SeenSpec = {
   ],
 }
 
-const KNOWN: ReadonlySet<string | undefined> = new Set(['none', 'this', 'other', 'cranks'])
+const KNOWN: ReadonlySet<string | undefined> = new Set(MOTOR_AT.options.map(({ id }) => id))
 
 /** A motor drives this bicycle: by what was seen of it, or by its hardware until somebody has looked. */
 export function assisted({ trait }: Circumstances): boolean {

@@ -2,8 +2,8 @@ import type { Here, TraitSpec } from '../brake/dimension.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import type { StepSpec } from '../brake/step.ts'
 
-/** Heavier than this, bicycle and load, it is asked whether one brake must stop it alone, kg. Our choice. */
-const ASKED_OVER_KG = 120
+/** Heavier than this, bicycle and load, it is asked whether one brake must stop it alone, and said which it is, kg. Our choice. */
+export const HEAVY_KG = 120
 
 /** Whether this brake must bring the bicycle to its stop by itself, or both share it: told of a bicycle, never taken from its load. */
 export const STOPS_WITH: SeenSpec = {
@@ -40,5 +40,5 @@ export const stopsWithAsked: StepSpec = {
   tools: ['the maker’s papers'],
   cautions: ['heavy'],
   done: { kind: 'measured', readings: [STOPS_WITH.id] },
-  when: ({ number, seen }) => (number('ridersMass') ?? 0) > ASKED_OVER_KG || seen(STOPS_WITH.id) !== undefined,
+  when: ({ number, seen }) => (number('ridersMass') ?? 0) > HEAVY_KG || seen(STOPS_WITH.id) !== undefined,
 }

@@ -1,3 +1,4 @@
+import { HEAVY_KG } from '../bench/stops-with.ts'
 import type { Dimensions, Here } from '../brake/dimension.ts'
 import type { Family } from '../brake/family.ts'
 import type { BrakeModel } from '../brake/model.ts'
@@ -43,8 +44,6 @@ export interface LeverMatch {
 export const MOST_HAND_N = 178
 /** Wanted in the wet of a brake by itself: 16 km/h stopped in 5 m, behind in 10 m; ISO 4210-4 (from memory). */
 export const WANTED_WET_G = { front: 0.2, rear: 0.1 } as const
-/** Above this a sentence says whether one brake stops the load, or both, kg. Our choice. */
-const HEAVY_KG = 120
 /** More than this with one finger tires. Our choice. */
 export const ONE_FINGER_N = 60
 

@@ -28,7 +28,6 @@ const KINDS: Readonly<Record<string, RefusalKind>> = {
   'not-measured': 'conflict',
   'log-behind': 'conflict',
   'not-to-be-ridden': 'conflict',
-  'not-walked': 'conflict',
   'not-looked-at': 'conflict',
   'rotor-out': 'conflict',
   'pads-out': 'conflict',

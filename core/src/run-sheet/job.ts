@@ -91,9 +91,9 @@ export type Mark = 'in' | 'low' | 'high' | 'recheck' | 'unmeasured' | 'left-out'
 
 /** How the step that asks for a reading judges it, where its own window lets it pass. */
 function judgedMark(stand: Stand, id: string): Mark {
-  const found = stand.kit.steps.flatMap(({ done }) => {
-    const isIts = done.kind === 'judged' && done.readings.includes(id)
-    return (isIts && done.judge(stand)?.outside?.[id]) || []
+  const found = stand.kit.askedBy(id).flatMap((step) => {
+    const done = stand.kit.step(step)?.done
+    return (done?.kind === 'judged' && done.judge(stand)?.outside?.[id]) || []
   })
   return found[0] ?? 'in'
 }

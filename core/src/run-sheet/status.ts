@@ -177,7 +177,7 @@ function establishedState(stand: Stand, step: Step, advice: Advice): At {
 /** Released, every step was done or skipped; one without a trace came to the sheet later and does not stand on this one. */
 function releasedStatus(step: Step, stand: Stand): readonly StepStatus[] {
   if (stand.state.skipped[step.id] !== undefined) {
-    const { state, cause } = establishedState(stand, step, step.done.kind === 'dialled-in' ? UNSETTLED : SETTLED)
+    const { state, cause } = establishedState(stand, step, UNSETTLED)
     return [{ step, state: 'skipped', ...(state === 'out' && cause && { cause }) }]
   }
   const traced =
@@ -194,7 +194,7 @@ function standing(step: Step, stand: Stand, advice: Advice): { readonly at: At; 
 
 /** What keeps a step from being skipped or left as things stand; undefined where it may be. */
 export function heldAt(step: Step, stand: Stand): Held | undefined {
-  const { at, stale } = standing(step, stand, step.done.kind === 'dialled-in' ? UNSETTLED : SETTLED)
+  const { at, stale } = standing(step, stand, UNSETTLED)
   return heldBy(step, at, stale !== undefined)
 }
 

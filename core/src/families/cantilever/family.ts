@@ -9,7 +9,6 @@ import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-
 import { SCREW_READINGS } from '../rim/readings/dial.ts'
 import { STRADDLE_FIRST } from '../rim/straddled.ts'
 import { cantileverOutline } from './outline.ts'
