@@ -1,9 +1,7 @@
 import type { Here, TraitSpec } from '../brake/dimension.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import type { StepSpec } from '../brake/step.ts'
-
-/** Heavier than this, bicycle and load, it is asked whether one brake must stop it alone, and said which it is, kg. Our choice. */
-export const HEAVY_KG = 120
+import { HEAVY_KG } from '../match/lever-match.ts'
 
 /** Whether this brake must bring the bicycle to its stop by itself, or both share it: told of a bicycle, never taken from its load. */
 export const STOPS_WITH: SeenSpec = {

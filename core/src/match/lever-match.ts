@@ -1,4 +1,3 @@
-import { HEAVY_KG } from '../bench/stops-with.ts'
 import type { Dimensions, Here } from '../brake/dimension.ts'
 import type { Family } from '../brake/family.ts'
 import type { BrakeModel } from '../brake/model.ts'
@@ -44,6 +43,8 @@ export interface LeverMatch {
 export const MOST_HAND_N = 178
 /** Wanted in the wet of a brake by itself: 16 km/h stopped in 5 m, behind in 10 m; ISO 4210-4 (from memory). */
 export const WANTED_WET_G = { front: 0.2, rear: 0.1 } as const
+/** Heavier than this, bicycle and load, it is asked whether one brake must stop it alone, and said which it is, kg. Our choice. */
+export const HEAVY_KG = 120
 /** More than this with one finger tires. Our choice. */
 export const ONE_FINGER_N = 60
 
