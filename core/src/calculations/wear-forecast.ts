@@ -1,6 +1,6 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { defineCalculation, figure } from '../calculation/calculation.ts'
 import { bandCrossings, fitLine } from '../mechanics/regression.ts'
+import { tQuantile } from '../mechanics/student.ts'
 import { ok, refuse } from '../outcome/outcome.ts'
 
 const orNever = (value: number | null) => (value === null ? 'never' : figure(value))

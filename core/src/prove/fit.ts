@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../mechanics/student.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { huberLine } from './huber.ts'
 import type { Series } from './series.ts'

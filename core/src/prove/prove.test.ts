@@ -1,6 +1,6 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { describe, expect, it } from 'vitest'
 import { stopTest } from '../calculations/stop-test.ts'
+import { tQuantile } from '../mechanics/student.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { parseQuantity } from '../quantity/quantity.ts'
 import { STOPPING_RULES } from '../reference/stopping-rules.ts'

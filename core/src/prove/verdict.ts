@@ -1,6 +1,6 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Worked } from '../calculation/calculation.ts'
 import { stopTest } from '../calculations/stop-test.ts'
+import { tQuantile } from '../mechanics/student.ts'
 import type { LengthUnit } from '../quantity/quantity.ts'
 import { showSpeed, showWay } from '../stand/describe.ts'
 import { brakingM, type RunEntry } from './runs.ts'
