@@ -2,7 +2,7 @@ import { fitStop, stopsIn } from '@overhaul/core/prove/fit'
 import { runsIn } from '@overhaul/core/prove/runs'
 import { MOST, type Proof, verdictOf } from '@overhaul/core/prove/verdict'
 import { seededRandom } from '@overhaul/core/simulate/random'
-import { recorded } from '@overhaul/core/simulate/stop-run'
+import { recorded, SPOILT, type Spoilt } from '@overhaul/core/simulate/stop-run'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { type Line, quantile } from './bench-lines.ts'
 
@@ -47,9 +47,36 @@ function fitLine(): Line {
   }
 }
 
+/** Of a thousand traces spoilt in one way, how many in a hundred have the truth outside the stated nine in ten. */
+function coverLine(spoilt: Spoilt): Line {
+  let [missed, fitted] = [0, 0]
+  for (let seed = 1; seed <= 1000; seed += 1) {
+    const random = seededRandom(seed * 7919)
+    const stop = {
+      speedMs: random.uniform(5, 9.5),
+      decelerationMs2: random.uniform(2.5, 6),
+      beginS: random.uniform(2, 4),
+      buildUpS: random.uniform(0.05, 0.2),
+    }
+    const series = recorded(stop, spoilt, seed, { hz: seed % 2 ? 50 : 100 })
+    const found = stopsIn(series)[0]
+    const fit = found && fitStop(series, found)
+    if (!fit?.ok) continue
+    fitted += 1
+    missed += Number(stop.decelerationMs2 < fit.value.lowMs2 || fit.value.highMs2 < stop.decelerationMs2)
+  }
+  return {
+    what: `a trace, ${spoilt}: outside nine in ten, of 100`,
+    value: (100 * missed) / fitted,
+    unit: '',
+    limit: 14,
+  }
+}
+
 /** Stop tests: how quickly a trace is fitted, and how often looking each time is wrong. */
 export const benchStops = (): readonly Line[] => [
   fitLine(),
+  ...SPOILT.map(coverLine),
   errorLine('stop tests: a difference found that is not there, scatter 1 m', 0, 1, ['shorter', 'longer']),
   errorLine('stop tests: a gain of 1 m called no difference or worse, scatter 0.5 m', 1, 0.5, [
     'no-difference',

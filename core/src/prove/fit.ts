@@ -1,6 +1,6 @@
-import { tQuantile } from '../mechanics/student.ts'
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
-import { huberLine } from './huber.ts'
+import { huberLine, medianLine, pulledIn, type RobustLine, stepIn } from './huber.ts'
+import { slopeInNoise } from './noise.ts'
 import type { Series } from './series.ts'
 
 /** A stop found in a trace: from where, to where, by their places in it. */
@@ -40,6 +40,13 @@ export const BEGINS_MS = 2.5
 const EDGE = 0.15
 const FEWEST = 8
 const CONFIDENCE = 0.9
+/**
+ * A wheel slips where it lies under the line by more than so many deviations, their excess summed over neighbouring
+ * places is over the sum (Page 1954, the cumulative sum), and no longer than so many seconds. Our choice.
+ */
+const SLIP_SCALES = 1
+const SLIP_SUM = 7
+const SLIP_S = 0.4
 /** The last of what rolled before the brake is nearest to what it met: so much of it, or what there is, s. */
 const BEFORE_S = 0.5
 
@@ -104,9 +111,9 @@ export function fitStop(series: Series, stop: Stop, startS?: number): Outcome<St
   const v = smoothed(series)
   const rolling = rollingAt(series, v, stop)
   // The middle of the fall is surely braking: its line leads to the begin and to the end.
-  const upper = lastAbove(v, 0.7 * rolling.speedMs, stop.to, rolling.at)
-  const lower = lastAbove(v, 0.25 * rolling.speedMs, stop.to, upper)
-  const middle = huberLine(series, upper, lower)
+  const upper = lastAbove(v, 0.85 * rolling.speedMs, stop.to, rolling.at)
+  const lower = lastAbove(v, 0.15 * rolling.speedMs, stop.to, upper)
+  const middle = withoutSlips(series, upper, lower).line
   if (!middle || lower - upper + 1 < FEWEST / 2 || !(middle.slope < 0)) return tooCoarse(lower - upper + 1)
   const before = beforeBrake(series, rolling.at)
   const rolled = before ?? rolling.speedMs
@@ -124,10 +131,13 @@ export function fitStop(series: Series, stop: Stop, startS?: number): Outcome<St
   const [low, high] = [begin + EDGE * span, endS - EDGE * span]
   const [a, b] = [indexAt(t, low), indexAt(t, high) - 1]
   if (b - a + 1 < FEWEST) return tooCoarse(b - a + 1)
-  const line = huberLine(series, a, b)
-  if (!line || !(line.slope < 0)) return tooCoarse(b - a + 1)
-  const reach = tQuantile((1 + CONFIDENCE) / 2, line.count - 2) * line.slopeSd
-  const decelerationMs2 = -line.slope
+  const { line, held } = withoutSlips(series, a, b)
+  if (!line || held.t.length < FEWEST || !(line.slope < 0)) return tooCoarse(held.t.length)
+  const leastSd = stepIn(held.v) / Math.sqrt(12)
+  const slope = slopeInNoise(held.t, pulledIn(held, line), leastSd, CONFIDENCE)
+  // A wheel that was seen to slip also slipped unseen, beside the places cut: the band is wider by the share of them.
+  const unseen = (b - a + 1) / held.t.length
+  const decelerationMs2 = -slope.slope
   const residuals = Array.from({ length: b - a + 1 }, (_, k): readonly [number, number] => {
     const at = t[a + k] as number
     return [at, (series.v[a + k] as number) - (line.intercept + line.slope * at)]
@@ -137,15 +147,51 @@ export function fitStop(series: Series, stop: Stop, startS?: number): Outcome<St
     endS: Math.min(endS, last + 1),
     speedMs: startS === undefined ? rolled : speedAt(series, v, startS),
     decelerationMs2,
-    sdMs2: line.slopeSd,
-    lowMs2: decelerationMs2 - reach,
-    highMs2: decelerationMs2 + reach,
+    sdMs2: slope.sd * unseen,
+    lowMs2: decelerationMs2 - unseen * (slope.high - slope.slope),
+    highMs2: decelerationMs2 + unseen * (slope.slope - slope.low),
     distanceM: under(series, begin, endS),
     plateau: [low, high],
     lineMs: line.intercept + line.slope * begin,
     residuals,
     byHand: startS !== undefined,
   })
+}
+
+/**
+ * The places between two of a trace without those where the wheel slipped: two or more in a row under the line and no
+ * longer than a slip lasts. What lies far off by itself stays: Huber’s line bends it.
+ */
+function withoutSlips(series: Series, a: number, b: number): { readonly line?: RobustLine; readonly held: Series } {
+  let held: Series = { t: series.t.slice(a, b + 1), v: series.v.slice(a, b + 1) }
+  for (let round = 0; round < 3; round += 1) {
+    const line = medianLine(held)
+    const cut = line ? slipped(held, line) : new Set<number>()
+    if (cut.size === 0) break
+    const stays = (_: number, index: number) => !cut.has(index)
+    held = { t: held.t.filter(stays), v: held.v.filter(stays) }
+  }
+  const line = huberLine(held, 0, held.t.length - 1)
+  return line ? { line, held } : { held }
+}
+
+/** Which places of a trace lie in a slip. */
+function slipped({ t, v }: Series, line: RobustLine): ReadonlySet<number> {
+  const under = v.map((each, index) => (line.intercept + line.slope * (t[index] as number) - each) / line.scale)
+  const beyond = (index: number) => (under[index] ?? 0) - SLIP_SCALES
+  const cut = new Set<number>()
+  let [from, sum] = [0, 0]
+  for (let index = 0; index <= t.length; index += 1) {
+    if (beyond(index) > 0) {
+      if (sum === 0) from = index
+      sum += beyond(index)
+      continue
+    }
+    const lastsS = (t[index - 1] as number) - (t[from] as number)
+    if (sum > SLIP_SUM && index - from > 1 && lastsS <= SLIP_S) for (let at = from; at < index; at += 1) cut.add(at)
+    sum = 0
+  }
+  return cut
 }
 
 const tooCoarse = (places: number): Outcome<never> =>

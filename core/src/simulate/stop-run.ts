@@ -16,8 +16,22 @@ export function speedAt({ speedMs, decelerationMs2: a, beginS, buildUpS }: TrueS
   return Math.max(0, speedMs - lost)
 }
 
-/** How a recorder spoils what it records. */
-export type Spoilt = 'white' | 'heavy-tailed' | 'quantised' | 'gaps'
+/**
+ * How a recorder spoils what it records: errors each by itself, now and then far off, written in steps, with gaps; a sensor
+ * that gives the mean of its last five, errors of which nine tenths stay, a wheel that slips once or twice, whole
+ * kilometres an hour ten times a second.
+ */
+export const SPOILT = [
+  'white',
+  'heavy-tailed',
+  'quantised',
+  'gaps',
+  'averaged',
+  'lingering',
+  'slips',
+  'coarse',
+] as const
+export type Spoilt = (typeof SPOILT)[number]
 
 /** A wheel’s speed as a recorder of this kind writes it, at `hz` for `seconds`. A stand-in for tests and practice; shares nothing with the fit. */
 export function recorded(
@@ -27,19 +41,46 @@ export function recorded(
   { hz = 50, seconds = 8, sdMs = 0.15 }: { hz?: number; seconds?: number; sdMs?: number } = {},
 ): { readonly t: Float64Array; readonly v: Float64Array } {
   const random = seededRandom(seed)
+  const rate = spoilt === 'coarse' ? 10 : hz
+  const slips = spoilt === 'slips' ? slipsOf(stop, random) : []
   const t: number[] = []
   const v: number[] = []
+  const last: number[] = []
+  let lingering = random.normal(sdMs)
   let silentUntil = -1
-  for (let index = 0; index < hz * seconds; index += 1) {
-    const at = index / hz
+  for (let index = 0; index < rate * seconds; index += 1) {
+    const at = index / rate
     if (spoilt === 'gaps' && at > silentUntil && random.chance(0.02)) silentUntil = at + random.uniform(0.04, 0.25)
-    const noise = spoilt === 'heavy-tailed' ? (sdMs / Math.sqrt(3)) * student3(random) : random.normal(sdMs)
-    const raw = speedAt(stop, at) + noise
+    lingering = 0.9 * lingering + random.normal(sdMs * Math.sqrt(1 - 0.81))
+    const noise =
+      spoilt === 'heavy-tailed'
+        ? (sdMs / Math.sqrt(3)) * student3(random)
+        : spoilt === 'lingering'
+          ? lingering
+          : random.normal(spoilt === 'coarse' ? sdMs / 2 : sdMs)
+    const slipped = slips.find(({ from, to }) => at >= from && at < to)
+    last.push(speedAt(stop, at) * (slipped ? slipped.leaves : 1) + noise)
+    if (last.length > 5) last.shift()
     if (spoilt === 'gaps' && at <= silentUntil) continue
     t.push(at)
-    v.push(spoilt === 'quantised' ? Math.round(raw / 0.2) * 0.2 : raw)
+    v.push(written(spoilt, last))
   }
   return { t: Float64Array.from(t), v: Float64Array.from(v) }
+}
+
+function written(spoilt: Spoilt, last: readonly number[]): number {
+  const raw = last.at(-1) as number
+  if (spoilt === 'averaged') return last.reduce((sum, each) => sum + each, 0) / last.length
+  const step = spoilt === 'quantised' ? 0.2 : 1 / 3.6
+  return spoilt === 'quantised' || spoilt === 'coarse' ? Math.round(raw / step) * step : raw
+}
+
+/** Once or twice in a stop the wheel turns more slowly than the road goes by, for a moment. */
+function slipsOf({ speedMs, decelerationMs2: a, beginS }: TrueStop, random: Random) {
+  return Array.from({ length: random.chance(0.5) ? 1 : 2 }, () => {
+    const from = beginS + random.uniform(0.1, 0.85) * (speedMs / a)
+    return { from, to: from + random.uniform(0.04, 0.15), leaves: random.uniform(0.5, 0.8) }
+  })
 }
 
 /** Student’s t of three degrees: now and then far off, as a slipping wheel is. */
