@@ -1,19 +1,21 @@
 import { defineConfig } from 'vitest/config'
 
+/** Pure computation: every file in one thread may share what is loaded, which is most of the time a small test takes. */
+const SHARED = { pool: 'threads', isolate: false } as const
+const HERE = {
+  environment: 'node',
+  testTimeout: 120_000,
+  hookTimeout: 120_000,
+  setupFiles: ['tools/properties.ts'],
+} as const
+
 export default defineConfig({
   test: {
-    environment: 'node',
-    testTimeout: 60_000,
     projects: [
-      {
-        extends: true,
-        test: {
-          name: 'core and tools',
-          include: ['core/src/**/*.test.ts', 'web/src/**/*.test.ts', 'tools/**/*.test.ts'],
-        },
-      },
-      // These wait for a disk, a clock and a network that others use too: one that fails is run once more, as a browser test is.
-      { extends: true, test: { name: 'server', include: ['server/src/**/*.test.ts'], retry: 1 } },
+      { test: { ...HERE, ...SHARED, name: 'core', include: ['core/src/**/*.test.ts'] } },
+      { test: { ...HERE, ...SHARED, name: 'web', include: ['web/src/**/*.test.ts'] } },
+      { test: { ...HERE, name: 'tools', include: ['tools/**/*.test.ts'] } },
+      { test: { ...HERE, name: 'server', include: ['server/src/**/*.test.ts'] } },
     ],
   },
 })

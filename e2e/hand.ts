@@ -17,10 +17,11 @@ export async function follow(page: Page): Promise<string> {
   return said
 }
 
-/** Types bench shorthand on the tape, without entering it. */
+/** Writes bench shorthand on the tape, without entering it: all at once, as it is pasted. Key by key it is typed where keys are tested. */
 export async function typeOnTape(page: Page, text: string) {
   await page.keyboard.press('t')
-  await page.keyboard.type(text)
+  await expect(page.getByLabel('Tape')).toBeFocused()
+  await page.keyboard.insertText(text)
 }
 
 export async function writeOnTape(page: Page, text: string) {
