@@ -1,5 +1,5 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
-import { ok } from '../outcome/outcome.ts'
+import { ok, refuse } from '../outcome/outcome.ts'
 import { lengthAbove0, lengthFrom0 } from './specs.ts'
 
 /** Beyond the wall, so that the lips are through and not only the point. */
@@ -20,7 +20,7 @@ export const drillAccess = defineCalculation({
     longestBitMm: {
       type: 'number',
       unit: 'mm',
-      meaning: 'bit standing out of the chuck, at most; negative: the head itself does not fit',
+      meaning: 'bit standing out of the chuck, at most',
     },
     shortestBitMm: {
       type: 'number',
@@ -35,6 +35,12 @@ export const drillAccess = defineCalculation({
   ],
   example: { roomMm: 95, headMm: 70, cutMm: 1, bitMm: 8 },
   run({ roomMm, headMm, cutMm, bitMm, pointDeg }) {
+    if (headMm >= roomMm)
+      return refuse(
+        'impossible-geometry',
+        'headMm',
+        `The drill’s head is ${figure(headMm)} mm, the room ${figure(roomMm)} mm: no bit goes before it. Accepted: a head shorter than the room.`,
+      )
     const longestBitMm = roomMm - headMm
     const point = bitMm / 2 / Math.tan(((pointDeg / 2) * Math.PI) / 180)
     const shortestBitMm = cutMm + point + THROUGH_MM

@@ -93,6 +93,42 @@ describe('caliper', () => {
     expect(out.cablePullMm / 3).toBeCloseTo(0.9, 1)
   })
 
+  // By virtual work: where the ratio is negative the pads open as the lever is pulled.
+  it('a tie that turns back on the way is refused; whatever is answered pulls the pads on', () => {
+    const turns = {
+      pivotLeft: [22, 6],
+      pivotRight: [-14, 5],
+      padFaceLeft: [-19, -39],
+      padFaceRight: [8, -53],
+      cableLeft: [6, -35],
+      cableRight: [14, 43],
+      gapLeftMm: 3,
+      gapRightMm: 12,
+    }
+    expect(fault('caliper', turns)).toMatchObject({ code: 'impossible-geometry', field: 'cableLeft' })
+    const place = (low: number, high: number) => fc.integer({ min: low, max: high })
+    const at = fc.tuple(place(-60, 60), place(-60, 60))
+    fc.assert(
+      fc.property(at, at, at, at, place(0, 15), place(0, 15), (...drawn) => {
+        const [pivotLeft, pivotRight, cableLeft, cableRight, gapLeftMm, gapRightMm] = drawn
+        const worked = work('caliper', {
+          ...single,
+          pivotLeft,
+          pivotRight,
+          cableLeft,
+          cableRight,
+          gapLeftMm,
+          gapRightMm,
+        })
+        if (!worked.ok) return
+        const { linkageRatio: ratio, cablePullMm } = worked.value.outputs as Record<string, number>
+        expect(ratio).toBeGreaterThan(0)
+        expect(cablePullMm).toBeGreaterThanOrEqual(0)
+      }),
+      { numRuns: 1000 },
+    )
+  })
+
   it('its ratio is the numerical derivative of its pull, at any state of any geometry that brakes', () => {
     fc.assert(
       fc.property(

@@ -1,5 +1,6 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
-import { type Arm, cablePull, type Linkage, linkageRatio, openingForGap, tieRates } from '../mechanics/linkage.ts'
+import { closesFrom } from '../linkages/closes.ts'
+import { type Arm, cablePull, type Linkage, linkageRatio, openingForGap } from '../mechanics/linkage.ts'
 import { type Point, toDeg } from '../mechanics/vector.ts'
 import { ok, refuse } from '../outcome/outcome.ts'
 import { lengthAbove0, lengthFrom0 } from './specs.ts'
@@ -126,17 +127,17 @@ export const caliper = defineCalculation({
       const field = left === undefined ? 'gapLeftMm' : 'gapRightMm'
       return refuse('impossible-geometry', field, `${field} of ${i[field]} mm is wider than this arm can open.`)
     }
-    const rates = tieRates(linkage, { left, right })
-    if (!(rates.left + rates.right > 0)) {
+    const ratio = linkageRatio(linkage, { left, right }).mean
+    if (!(ratio > 0 && closesFrom(linkage, { left, right }))) {
       return refuse(
         'impossible-geometry',
         'cableLeft',
-        'The cable would lengthen as the pads close: a cable point belongs to the arm that carries that pad.',
+        'The cable would lengthen somewhere on the way as the pads close: a cable point belongs to the arm that carries that pad.',
       )
     }
     return ok({
       cablePullMm: cablePull(linkage, { left, right }),
-      linkageRatio: linkageRatio(linkage, { left, right }).mean,
+      linkageRatio: ratio,
     })
   },
   working: (i, o) => [

@@ -1,4 +1,5 @@
 import { defineCalculation, figure } from '../calculation/calculation.ts'
+import { closesFrom } from '../linkages/closes.ts'
 import { linearPullLinkage } from '../linkages/linear-pull.ts'
 import { cableAt, cablePull, linkageRatio, openingForGap, padAt, tieRates } from '../mechanics/linkage.ts'
 import { toDeg } from '../mechanics/vector.ts'
@@ -58,8 +59,12 @@ export const linearPull = defineCalculation({
     }
     const opening = { left, right }
     const rates = tieRates(linkage.value, opening)
-    if (!(rates.left > 0 && rates.right > 0)) {
-      return refuse('impossible-geometry', 'armMm', 'The cable would lengthen as the pads close at these gaps.')
+    if (!(rates.left > 0 && rates.right > 0 && closesFrom(linkage.value, opening))) {
+      return refuse(
+        'impossible-geometry',
+        'armMm',
+        'The cable would lengthen somewhere on the way from these gaps to contact.',
+      )
     }
     const lean = (side: 'left' | 'right') => {
       const arm = linkage.value[side]

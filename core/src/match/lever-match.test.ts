@@ -7,7 +7,7 @@ import { DEFAULT_BITE } from '../families/rim/bite.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { padMismatch } from '../pads/judges.ts'
 import { wetShare } from '../reference/pad-friction.ts'
-import { outputs } from '../testing/calculate.ts'
+import { fault, outputs } from '../testing/calculate.ts'
 import { FAMILIES } from '../workshop/families.ts'
 import { leverMatch, MOST_HAND_N } from './lever-match.ts'
 
@@ -195,6 +195,9 @@ describe('the calculations behind it', () => {
     expect(access.shortestBitMm).toBeCloseTo(1 + 4 / Math.tan((59 * Math.PI) / 180) + 1, 9)
     expect(access.fits).toBe(true)
     expect(outputs('drill-access', { roomMm: 72, headMm: 70, cutMm: 1, bitMm: 8 }).fits).toBe(false)
+    expect(fault('drill-access', { roomMm: 60, headMm: 70, cutMm: 1, bitMm: 8 })?.message).toMatch(
+      /head is 70 mm, the room 60 mm/,
+    )
   })
 })
 

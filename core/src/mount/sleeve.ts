@@ -135,6 +135,7 @@ function planSleeve(mount: BoltMount, stock: Stock, each: SleeveWay): Plan {
       cutMm: mount.wallMm ?? Math.max(1, nutDepth),
       bitMm: SLEEVE_MM,
     })
+    if (!access.ok && each.reach === 'stub') reasons.push(stop(access.error.message))
     if (access.ok && each.reach === 'stub') {
       const { longestBitMm, shortestBitMm, fits } = access.value.outputs
       worked.push(access.value)

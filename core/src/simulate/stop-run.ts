@@ -46,12 +46,12 @@ export function recorded(
   const t: number[] = []
   const v: number[] = []
   const last: number[] = []
-  let lingering = random.normal(sdMs)
+  let lingering = spoilt === 'lingering' ? random.normal(sdMs) : 0
   let silentUntil = -1
   for (let index = 0; index < rate * seconds; index += 1) {
     const at = index / rate
     if (spoilt === 'gaps' && at > silentUntil && random.chance(0.02)) silentUntil = at + random.uniform(0.04, 0.25)
-    lingering = 0.9 * lingering + random.normal(sdMs * Math.sqrt(1 - 0.81))
+    if (spoilt === 'lingering') lingering = 0.9 * lingering + random.normal(sdMs * Math.sqrt(1 - 0.81))
     const noise =
       spoilt === 'heavy-tailed'
         ? (sdMs / Math.sqrt(3)) * student3(random)
