@@ -13,7 +13,7 @@ export async function follow(page: Page): Promise<string> {
     await gauge.click()
     await panel.getByRole('button', { name: 'Save' }).click()
   } else await page.keyboard.press('d')
-  await expect.poll(() => log.count()).toBeGreaterThan(written)
+  await expect.poll(() => log.count(), { intervals: [40, 60, 100] }).toBeGreaterThan(written)
   return said
 }
 

@@ -46,7 +46,7 @@ async function byKeys(page: Page): Promise<void> {
     await page.keyboard.press('m')
     await page.keyboard.press('Enter')
   } else await page.keyboard.press('d')
-  await expect.poll(() => log.count()).toBeGreaterThan(written)
+  await expect.poll(() => log.count(), { intervals: [40, 60, 100] }).toBeGreaterThan(written)
 }
 
 /** One of each kind is driven at every size, the others where a bench tablet shows least. */

@@ -18,13 +18,26 @@ function formatIn(zone: string | undefined): Intl.DateTimeFormat {
   return format
 }
 
+type Parts = Readonly<Record<string, string>>
+
+/** Moments put into words: a log says the same ones again with every entry that is written. */
+const said = new Map<string, Parts>()
+const MOST_SAID = 2000
+
 /** A moment as a workshop says it, in its own time: day named, hours of a whole day. `zone` is an IANA name; the machine’s own if left out. */
-const parts = (at: string, zone?: string): Readonly<Record<string, string>> =>
-  Object.fromEntries(
+function parts(at: string, zone?: string): Parts {
+  const key = `${at} ${zone ?? ''}`
+  const known = said.get(key)
+  if (known) return known
+  const found = Object.fromEntries(
     formatIn(zone)
       .formatToParts(new Date(at))
       .map(({ type, value }) => [type, value]),
   )
+  if (said.size >= MOST_SAID) said.clear()
+  said.set(key, found)
+  return found
+}
 
 /** “Thu 26 Nov 2026”. `at` is ISO 8601. */
 export function sayDay(at: string, zone?: string): string {

@@ -1,6 +1,6 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { Button } from 'react-aria-components'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
@@ -48,6 +48,30 @@ const Face = styled(Button)<{ $here: boolean }>`
   }
 `
 
+interface StopProps extends Pick<StationStatus, 'id' | 'title' | 'mark' | 'cause'> {
+  readonly here: boolean
+  readonly onGo: (id: StationId) => void
+}
+
+const StationStop = memo(function StationStop({ id, title, mark, cause, here, onGo }: StopProps) {
+  return (
+    <Stop>
+      <Face
+        $here={here}
+        isDisabled={mark === 'left-out'}
+        {...(here && { 'aria-current': 'step' as const })}
+        aria-label={`${title}: ${stationWords(mark)}${cause ? `, ${cause}` : ''}`}
+        onPress={() => onGo(id)}
+      >
+        <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
+          <MarkShape shape={mark} r={9} />
+        </svg>
+        {title}
+      </Face>
+    </Stop>
+  )
+})
+
 interface Props {
   readonly stations: readonly StationStatus[]
   readonly here: StationId
@@ -66,20 +90,15 @@ export function RunLine({ stations, here, onGo }: Props) {
     <nav aria-label="Stations">
       <Line ref={line}>
         {stations.map(({ id, title, mark, cause }) => (
-          <Stop key={id}>
-            <Face
-              $here={id === here}
-              isDisabled={mark === 'left-out'}
-              {...(id === here && { 'aria-current': 'step' as const })}
-              aria-label={`${title}: ${stationWords(mark)}${cause ? `, ${cause}` : ''}`}
-              onPress={() => onGo(id)}
-            >
-              <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
-                <MarkShape shape={mark} r={9} />
-              </svg>
-              {title}
-            </Face>
-          </Stop>
+          <StationStop
+            key={id}
+            id={id}
+            title={title}
+            mark={mark}
+            {...(cause && { cause })}
+            here={id === here}
+            onGo={onGo}
+          />
         ))}
       </Line>
     </nav>

@@ -3,8 +3,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { describe } from '@overhaul/core/stand/describe'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { sayClock, sayDay } from '@overhaul/core/stand/when'
-import { Fragment } from 'react'
-import { Button } from 'react-aria-components'
+import { Fragment, memo } from 'react'
 import styled from 'styled-components'
 import { drop, isBehind, isHeldBack, type Waiting, writeAgain } from '../data/outbox.ts'
 import { Press } from '../ui/Press.tsx'
@@ -19,7 +18,7 @@ const Strip = styled.ol`
     border-right: 1px solid var(--rule);
   }
 `
-const Item = styled(Button)<{ $struck: boolean }>`
+const Item = styled.button<{ $struck: boolean }>`
   all: unset;
   cursor: pointer;
   min-height: 46px;
@@ -30,7 +29,7 @@ const Item = styled(Button)<{ $struck: boolean }>`
   white-space: nowrap;
   text-decoration: ${({ $struck }) => ($struck ? 'line-through' : 'none')};
   color: ${({ $struck }) => ($struck ? 'var(--slate)' : 'inherit')};
-  &[data-focus-visible] {
+  &:focus-visible {
     outline: 3px solid var(--predicted);
     outline-offset: -3px;
   }
@@ -54,6 +53,36 @@ const Ask = styled.div`
   padding: 6px 0;
 `
 
+interface LineProps {
+  readonly id: string
+  readonly at: string
+  readonly said: string
+  readonly struck: boolean
+  readonly unsent: boolean
+  readonly overtaken: boolean
+  readonly onPick: (id: string) => void
+}
+
+/** One entry. A long log stands still while its newest is written: only what changed is drawn again. */
+const LogEntry = memo(function LogEntry({ id, at, said, struck, unsent, overtaken, onPick }: LineProps) {
+  return (
+    <li>
+      <Item
+        type="button"
+        $struck={struck}
+        onFocus={({ target }) => target.scrollIntoView({ block: 'nearest', inline: 'nearest' })}
+        onClick={() => onPick(id)}
+        aria-label={`${sayClock(at)} ${said}${struck ? ', struck' : ''}`}
+      >
+        <time dateTime={at}>{sayClock(at)}</time>
+        {said}
+        {unsent && <em>waiting</em>}
+        {overtaken && <em>overtaken</em>}
+      </Item>
+    </li>
+  )
+})
+
 interface Props {
   readonly job: Job
   readonly length: LengthUnit
@@ -63,7 +92,7 @@ interface Props {
 }
 
 /** The log, newest first, on one line. An entry touched is opened in the list. */
-export function Log({ job, length, waiting, onPick }: Props) {
+export const Log = memo(function Log({ job, length, waiting, onPick }: Props) {
   const find = (id: string): Entry | undefined => job.state.line.find(({ entry }) => entry.id === id)?.entry
   const naming = { kit: job.kit, model: job.model, length, find }
   const unsent = new Set(waiting.map(({ entry }) => entry.id))
@@ -98,21 +127,17 @@ export function Log({ job, length, waiting, onPick }: Props) {
           {sayDay(entry.at) !== sayDay(newest[index - 1]?.entry.at ?? '1970-01-01T00:00:00Z') && (
             <Day aria-hidden="true">{sayDay(entry.at)}</Day>
           )}
-          <li>
-            <Item
-              $struck={struckBy !== undefined}
-              onFocus={({ target }) => target.scrollIntoView({ block: 'nearest', inline: 'nearest' })}
-              onPress={() => onPick(entry.id)}
-              aria-label={`${sayClock(entry.at)} ${describe(entry, naming)}${struckBy ? ', struck' : ''}`}
-            >
-              <time dateTime={entry.at}>{sayClock(entry.at)}</time>
-              {describe(entry, naming)}
-              {unsent.has(entry.id) && <em>waiting</em>}
-              {overtakenBy && <em>overtaken</em>}
-            </Item>
-          </li>
+          <LogEntry
+            id={entry.id}
+            at={entry.at}
+            said={describe(entry, naming)}
+            struck={struckBy !== undefined}
+            unsent={unsent.has(entry.id)}
+            overtaken={overtakenBy !== undefined}
+            onPick={onPick}
+          />
         </Fragment>
       ))}
     </Strip>
   )
-}
+})
