@@ -34,7 +34,7 @@ test('a disc with one fixed pad goes from the wheel to release, its sheet printe
   const still = await rotor()
   await page.getByRole('button', { name: 'turn the wheel' }).click()
   await expect.poll(rotor).not.toBe(still)
-  await expect.poll(rotor, { timeout: 8000 }).toBe(still)
+  await expect.poll(rotor).toBe(still)
 
   await until(page, 'Sign the job')
   await release(page, '5')

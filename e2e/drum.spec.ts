@@ -10,7 +10,6 @@ test.afterAll(() => shop.close())
 
 // Trade: marked before it is loosened, wet-cleaned, shoes centred with the brake held on, play measured before and after the nuts.
 test('a squealing roadster’s drum goes from complaint to release', async ({ page }) => {
-  test.setTimeout(300_000)
   const brake = await shop.newBrake('Roadster 3', 'drum', 'front', 3)
   await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
   await expect(next(page)).toContainText('Loosen both nuts')

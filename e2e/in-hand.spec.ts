@@ -74,7 +74,6 @@ for (const { family, sizes } of DRIVEN) {
   test(`${family}: at every act, on ${sizes.length === 1 ? 'a small screen' : 'every size'}, what to do, its first field and the button that ends it are in sight`, async ({
     page,
   }) => {
-    test.setTimeout(240_000)
     const brakeId = await shop.newBrake(`In hand, ${family}`, family, 'rear', 5, family === 'drum' ? STOPS : {})
     const jobId = await shop.newJob(brakeId)
     await page.goto(`${shop.url}/stand/${jobId}`)
@@ -262,7 +261,7 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   await expect(page.getByRole('grid', { name: 'Bicycles' })).toContainText('Hire 01')
   await page.waitForTimeout(6000)
   await own.stop()
-  await expect(page.getByText('does not answer')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('does not answer')).toBeVisible()
   await page.getByRole('link', { name: 'Drawer' }).click()
   await expect(page.getByRole('grid', { name: 'Parts in the drawer' })).toContainText('Sleeve nut')
   await page.getByRole('link', { name: 'Handbook' }).click()
@@ -280,9 +279,9 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
   await expect(page.getByText(/Waits for the server: a job on Hire 22 rear/)).toBeVisible()
   await own.start()
   await page.getByRole('searchbox', { name: 'Search the rack' }).fill('away 9')
-  await expect(page.getByRole('heading', { name: 'Away 9' })).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('heading', { name: 'Away 9' })).toBeVisible()
   await page.getByRole('searchbox', { name: 'Search the rack' }).fill('hire 22')
-  await expect(page.getByRole('link', { name: /Open job \d+, Hire 22 rear/ })).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('link', { name: /Open job \d+, Hire 22 rear/ })).toBeVisible()
   const jobs = (await (await fetch(`${own.url}/api/jobs`)).json()) as { complaint: string }[]
   expect(jobs.filter(({ complaint }) => complaint === 'rubs')).toHaveLength(1)
   await own.close()

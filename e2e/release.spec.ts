@@ -44,7 +44,6 @@ test('a lever that traps a finger is moved until it fits, and cannot be called d
 })
 
 test('a fastener loosened comes back unticked; release waits for it; sheet, slip and tag follow', async ({ page }) => {
-  test.setTimeout(180_000)
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 20', 'rear')}`)
   await until(page, 'Go over every fastener')
   const list = page.getByRole('region', { name: 'Fasteners' })
@@ -56,7 +55,7 @@ test('a fastener loosened comes back unticked; release waits for it; sheet, slip
     expect(async () => {
       await page.getByRole('button', { name: /^Tighten/ }).click()
       await expect(list).toContainText(words, { timeout: 2000 })
-    }).toPass({ timeout: 20_000 })
+    }).toPass()
   await listed('Fasteners · 7 of 7 tight')
 
   // Loosened: it alone is open again, and the job cannot be signed.

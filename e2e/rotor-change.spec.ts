@@ -10,7 +10,6 @@ test.afterAll(() => shop.close())
 
 // Trade: battery out first; bracket written down before it is apart; star in two rounds; new pads and rotor bed in.
 test('a larger rotor on an assisted bicycle, from battery out to bedding-in', async ({ page }) => {
-  test.setTimeout(300_000)
   const brake = await shop.newBrake('Assisted 2', 'disc-both-move', 'rear', 7)
   await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
   await expect(next(page)).toContainText('Loosen the wheel')

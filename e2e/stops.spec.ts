@@ -25,7 +25,6 @@ async function trace(page: Page, file: string | { name: string; mimeType: string
 const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
 
 test('two traces that ship come to a sentence on the job sheet', async ({ page }) => {
-  test.setTimeout(180_000)
   const id = await shop.job('Hire 02', 'rear')
   await page.goto(`${shop.url}/stand/${id}`)
   await page.getByRole('button', { name: /^Prove/ }).click()
@@ -130,7 +129,7 @@ test('a trace in the wrong unit, without a stop or with time running backwards s
   // Three rides of the practice logger: one of them was told another wheel.
   for (let ride = 0; ride < 3; ride += 1) {
     await stops(page).getByRole('button', { name: 'Ride with the practice logger' }).click()
-    await expect(fitted).toContainText('practice logger', { timeout: 20_000 })
+    await expect(fitted).toContainText('practice logger')
     const asked = fitted.getByRole('button', { name: /^Read it with \d+ mm/ })
     if (await asked.isVisible()) {
       await asked.click()

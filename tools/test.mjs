@@ -1,62 +1,112 @@
-import { spawnSync } from 'node:child_process'
-import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { createWriteStream, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { parseArgs } from 'node:util'
 import { build } from './build.mjs'
 import { ensureChromium } from './chromium.mjs'
 import { install, ROOT } from './install.mjs'
 
-/** Everything, from a clean clone: lint, types, unit and server tests, browser tests; closes with one line of counts. */
+/**
+ * Everything, from a clean clone: lint and types, what computes, the server, the browser, a short soak; closes with one line
+ * of counts. `--tier core|server|browser|soak`, more than once if wanted, runs only those; words after it are passed on to
+ * the runner: `npm test -- --tier browser stand` runs one spec.
+ */
+const TIERS = ['core', 'server', 'soak', 'browser']
+const { values, positionals } = parseArgs({
+  options: { tier: { type: 'string', multiple: true } },
+  allowPositionals: true,
+})
+const wanted = values.tier ?? TIERS
+const unknown = wanted.find((each) => !TIERS.includes(each))
+if (unknown !== undefined) {
+  console.error(`There is no tier “${unknown}”. Accepted: ${TIERS.join(', ')}.`)
+  process.exit(2)
+}
+
 const CACHE = join(ROOT, '.cache')
 const counts = { passed: 0, failed: 0 }
 
-function step(name, command, args, env = {}) {
-  console.log(`\n— ${name}`)
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
-  return status === 0
+/** Runs a command and says whether it ended well; what it prints goes to a file where something else is on the screen. */
+function ran(command, args, { env = {}, log } = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', log ? 'pipe' : 'inherit', log ? 'pipe' : 'inherit'],
+      env: { ...process.env, ...env },
+    })
+    if (log) {
+      const out = createWriteStream(log)
+      child.stdout.pipe(out, { end: false })
+      child.stderr.pipe(out, { end: false })
+    }
+    child.once('error', () => resolve(false))
+    child.once('close', (code) => resolve(code === 0))
+  })
 }
 
 /** A step that is right or wrong as a whole counts as one test. */
-function check(name, command, args) {
-  if (step(name, command, args)) counts.passed += 1
+async function check(name, command, args, where) {
+  if (!where.log) console.log(`\n— ${name}`)
+  if (await ran(command, args, where)) counts.passed += 1
   else counts.failed += 1
 }
 
 /** Adds what a runner's report counted; a runner that broke before it could count is one failure. */
-function tally(path, ran, read) {
+function tally(report, ended, read) {
   let failed = 0
   try {
-    const report = read(JSON.parse(readFileSync(path, 'utf8')))
-    counts.passed += report.passed
-    failed = report.failed
+    const found = read(JSON.parse(readFileSync(report, 'utf8')))
+    counts.passed += found.passed
+    failed = found.failed
   } catch {
     failed = 1
   }
-  counts.failed += ran ? failed : Math.max(1, failed)
+  counts.failed += ended ? failed : Math.max(1, failed)
+}
+
+async function units(tier, where) {
+  if (!where.log) console.log(`\n— ${tier} tests`)
+  const report = join(CACHE, `${tier}.json`)
+  const flags = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`]
+  const ended = await ran('npx', ['vitest', 'run', '--project', tier, ...flags, ...positionals], where)
+  tally(report, ended, (found) => ({ passed: found.numPassedTests, failed: found.numFailedTests }))
+}
+
+async function browser() {
+  console.log('\n— browser tests')
+  const report = join(CACHE, 'browser.json')
+  const env = { PLAYWRIGHT_JSON_OUTPUT_NAME: report }
+  const ended = await ran('npx', ['playwright', 'test', '--reporter=list,json', ...positionals], { env })
+  tally(report, ended, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
+}
+
+/** Everything that needs no browser, one after the other. */
+async function withoutBrowser(where) {
+  if (wanted.includes('core')) {
+    await check('lint', 'npx', ['biome', 'check', '--error-on-warnings', '.'], where('lint'))
+    await check('types', process.execPath, ['tools/types.mjs'], where('types'))
+  }
+  for (const tier of ['core', 'server', 'soak']) if (wanted.includes(tier)) await units(tier, where(tier))
 }
 
 install()
 rmSync(CACHE, { recursive: true, force: true })
 mkdirSync(CACHE, { recursive: true })
-check('lint', 'npx', ['biome', 'check', '--error-on-warnings', '.'])
-check('types', process.execPath, ['tools/types.mjs'])
-
-const unit = join(CACHE, 'unit.json')
-const unitRan = step('unit and server tests', 'npx', [
-  'vitest',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${unit}`,
-])
-tally(unit, unitRan, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
-
-ensureChromium()
-build()
-const browser = join(CACHE, 'browser.json')
-const browserRan = step('browser tests', 'npx', ['playwright', 'test', '--reporter=list,json'], {
-  PLAYWRIGHT_JSON_OUTPUT_NAME: browser,
-})
-tally(browser, browserRan, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }))
+if (wanted.includes('browser')) {
+  ensureChromium()
+  build()
+  const logs = []
+  const beside = wanted.length > 1
+  const others = withoutBrowser((name) => {
+    const log = join(CACHE, `${name}.log`)
+    logs.push([name, log])
+    return { log }
+  })
+  if (beside) console.log('Beside the browser run the others; what they print follows.')
+  await browser()
+  await others
+  for (const [name, log] of logs) console.log(`\n— ${name}\n${readFileSync(log, 'utf8').trimEnd()}`)
+} else await withoutBrowser(() => ({}))
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
 process.exit(counts.failed === 0 ? 0 : 1)

@@ -160,24 +160,3 @@ describe('quantiles', () => {
     ).toBe(95)
   })
 })
-
-describe('npm run soak', () => {
-  it('in short: killed while it is written to, and its disk full for a while, nothing acknowledged is lost, doubled or out of place', () => {
-    const { status, json } = run('soak.ts', '--seconds', '9', '--kills', '1', '--writers', '2', '--port', '4391')
-    expect(json).toMatchObject({
-      lost: 0,
-      doubled: 0,
-      gaps: 0,
-      misheard: 0,
-      failed500: 0,
-      damaged: 0,
-      wrong: 0,
-      kills: 2,
-    })
-    expect(json.full).toBeGreaterThan(0)
-    expect(json.heard).toBeGreaterThan(20)
-    expect(json.acknowledged).toBeGreaterThan(20)
-    expect(json.fuzz).toBeGreaterThan(20)
-    expect(status).toBe(0)
-  }, 60_000)
-})

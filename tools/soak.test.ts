@@ -1,0 +1,30 @@
+import { spawnSync } from 'node:child_process'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { expect, it } from 'vitest'
+
+const HERE = dirname(fileURLToPath(import.meta.url))
+
+it('in short: killed while it is written to, and its disk full for a while, nothing acknowledged is lost, doubled or out of place', () => {
+  const flags = ['--seconds', '9', '--kills', '1', '--writers', '2', '--port', '4391']
+  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', join(HERE, 'soak.ts'), ...flags], {
+    encoding: 'utf8',
+    cwd: dirname(HERE),
+  })
+  const counts = JSON.parse(stdout)
+  expect(counts).toMatchObject({
+    lost: 0,
+    doubled: 0,
+    gaps: 0,
+    misheard: 0,
+    failed500: 0,
+    damaged: 0,
+    wrong: 0,
+    kills: 2,
+  })
+  expect(counts.full).toBeGreaterThan(0)
+  expect(counts.heard).toBeGreaterThan(20)
+  expect(counts.acknowledged).toBeGreaterThan(20)
+  expect(counts.fuzz).toBeGreaterThan(20)
+  expect(status).toBe(0)
+})
