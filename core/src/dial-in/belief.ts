@@ -39,7 +39,7 @@ export interface Doubt {
 const DOUBT_SIGMAS = 4
 const MOST_ROUNDS = 12
 /** A step that does not help is tried shorter this often in all. */
-const MOST_DAMPED = 3
+const MOST_DAMPED = 6
 /** A gain in log-likelihood too small to matter. */
 const ENOUGH = 0.02
 
@@ -129,7 +129,7 @@ function openLog(model: BrakeModel, happenings: readonly Happening[], learnt: Le
 /** The log read with every direction taken as known, and how well it then explains itself. */
 function readAs(open: OpenLog, hopelessAbove: number) {
   const { model, layout, happenings, scratch } = open
-  const { theta, factor, at } = descend(open, hopelessAbove)
+  const { theta, factor, at } = likeliest(open, hopelessAbove)
   const doubted = doubts(model, layout, happenings, theta, scratch)
   const n = layout.unknowns.length
   let evidence = -at
@@ -137,11 +137,52 @@ function readAs(open: OpenLog, hopelessAbove: number) {
   return { belief: { model, layout, happenings, mean: theta, factor, doubted }, evidence, at }
 }
 
+/** A log this much less likely than its readings are wide, each, may have been read from the wrong side of a heavy tail. */
+const STRANGE = 1.5
+
+/**
+ * The likeliest reading of a log. A heavy tail has more than one valley: where what was found explains the readings badly,
+ * the log is read once more from where they lead when each is taken wide, and narrowed (graduated non-convexity, Blake and
+ * Zisserman 1987); the likelier is kept.
+ */
+function likeliest(open: OpenLog, hopelessAbove: number, back = LOOKS_BACK): Descent {
+  const found = descend(open, open.start, hopelessAbove)
+  const seen = open.happenings.filter(isPredicted).length
+  if (found.at < STRANGE * seen || found.at > hopelessAbove) return found
+  const begins = [WIDER.reduce((from, wider) => descend(open, from, Number.POSITIVE_INFINITY, wider).theta, open.start)]
+  if (back > 0) {
+    // What was believed before the last look is a place to begin from too: one that agrees is never the worse for it.
+    const last = open.happenings.findLastIndex(isPredicted)
+    const happenings = open.happenings.filter((_, index) => index !== last)
+    begins.push(likeliest({ ...open, happenings }, Number.POSITIVE_INFINITY, back - 1).theta)
+  }
+  return begins
+    .map((from) => descend(open, from, hopelessAbove))
+    .reduce((best, each) => (each.at < best.at ? each : best), found)
+}
+
+/** How wide readings are taken, one after the other, on the way to where they lead together. */
+const WIDER = [8, 3]
+/** So many looks are gone back for a place to begin from. */
+const LOOKS_BACK = 3
+
+interface Descent {
+  readonly theta: Float64Array
+  readonly factor: Float64Array
+  readonly at: number
+}
+
 /** Damped Gauss–Newton from a guess until it no longer helps, or cannot come near what another direction explains. */
-function descend({ model, layout, happenings, scratch, start, first }: OpenLog, hopelessAbove: number) {
+function descend(
+  { model, layout, happenings, scratch }: OpenLog,
+  start: Float64Array,
+  hopelessAbove: number,
+  wider = 1,
+): Descent {
   const n = layout.unknowns.length
+  const costAt = (theta: Float64Array) => linearise(model, layout, happenings, theta, scratch, wider)
   let theta = start
-  let here = first
+  let here = costAt(start)
   let factor = NO_SLOPE
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     if (round >= FAIR_ROUNDS && here.at > hopelessAbove) break
@@ -151,7 +192,7 @@ function descend({ model, layout, happenings, scratch, start, first }: OpenLog, 
     let better = false
     for (let attempt = 0; attempt < MOST_DAMPED; attempt += 1) {
       const tried = theta.map((value, index) => value - share * (step[index] as number))
-      const there = linearise(model, layout, happenings, tried, scratch)
+      const there = costAt(tried)
       if (there.at < here.at + 1e-9) {
         better = here.at - there.at > ENOUGH
         theta = tried

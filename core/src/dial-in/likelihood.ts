@@ -150,13 +150,14 @@ export interface Linear {
   readonly gradient: Float64Array
 }
 
-/** The cost at a guess and how it goes on from there, in one reading of the log. */
+/** The cost at a guess and how it goes on from there, in one reading of the log; every reading taken so many times as wide. */
 export function linearise(
   model: BrakeModel,
   layout: Layout,
   happenings: readonly Happening[],
   theta: Float64Array,
   scratch: Scratch,
+  wider = 1,
 ): Linear {
   const n = layout.unknowns.length
   const precision = new Float64Array(n * n)
@@ -190,7 +191,7 @@ export function linearise(
       fresh = true
     }
     const { told } = happening
-    const sd = told.sd * (walk.unsettled ? UNSETTLED : 1)
+    const sd = told.sd * wider * (walk.unsettled ? UNSETTLED : 1)
     if (told.kind === 'value') {
       const residual = residualOf(told, y[told.reading] as number)
       if (residual === 0) continue
