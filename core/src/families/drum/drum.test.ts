@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { kitOf } from '../../bench/kit.ts'
 import { bookDimensions, hereAt } from '../../brake/dimension.ts'
 import { drumTorque, drumWear } from '../../calculations/drum.ts'
 import { leverMatch } from '../../match/lever-match.ts'
@@ -225,6 +226,13 @@ describe('readings of a drum', () => {
     // Barrel in, or cable out at the anchor: either gives the shoes room.
     for (const { adjuster, amount, from } of turned.turn.moves)
       if (!from) expect(adjuster === 'anchor' ? amount : -amount).toBeGreaterThan(0)
+  })
+
+  // A zero is at most: a softer drum reads the same at the bar.
+  it('a reserve of nothing says that the bar is reached, and no more', () => {
+    const spec = kitOf(drumFamily).reading('reserve')
+    expect(MODEL.observe('reserve', 0, spec)).toMatchObject({ atMost: true })
+    expect(MODEL.observe('reserve', 4, spec)).not.toHaveProperty('atMost')
   })
 
   it('the school of drag aims just behind the first scrape, a third at its share', () => {

@@ -104,7 +104,9 @@ export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
       const reading = readings.indexOf(id)
       if (reading < 0 || reading === Y.clear || !spec || typeof value !== 'number') return undefined
       const atLeast = reading === Y.bite && value >= reach - spec.sd && ({ atLeast: true } as const)
-      return { kind: 'value', reading, value, sd: Math.hypot(spec.sd, MODEL_SD), ...atLeast }
+      // At the bar there is nothing left to show how much further it would go.
+      const atMost = reading === Y.reserve && value <= 0 && ({ atMost: true } as const)
+      return { kind: 'value', reading, value, sd: Math.hypot(spec.sd, MODEL_SD), ...atLeast, ...atMost }
     },
     disturbs: (fact) => DISTURBS[fact],
     windows: drumWindows({ lever, leverage: pulls, stretchMm }),
