@@ -3,7 +3,7 @@ import { expectOk } from '../outcome/outcome.ts'
 import { HARDWARE, written } from '../testing/stand.ts'
 import { hardwareAfter } from '../workshop/open.ts'
 import type { Hardware } from './hardware.ts'
-import { changedBy, type HardwareChange, hardwareAsOf } from './history.ts'
+import { changedBy, type HardwareChange, hardwareAsOf, taughtTo } from './history.ts'
 
 const NEW: Hardware = { family: 'linear-pull', end: 'rear', dimensions: { armMm: { value: 105, provenance: 'maker' } } }
 const DAY = (day: number) => `2026-03-0${day}T09:00:00.000Z`
@@ -81,5 +81,31 @@ describe('what a job measured of the hardware', () => {
     }
     const later = expectOk(changedBy(HARDWARE, [since]))
     expect(hardwareAfter(later, log).dimensions.leverReachMm?.value).toBe(70)
+  })
+})
+
+describe('what a log taught of a brake', () => {
+  const was: Hardware = {
+    family: 'linear-pull',
+    end: 'rear',
+    dimensions: { armMm: { value: 105, provenance: 'maker' } },
+  }
+  const taught: Hardware = {
+    ...was,
+    dimensions: { ...was.dimensions, reachMm: { value: 61, provenance: 'measured' } },
+    traits: { motorAt: 'none' },
+    figures: { 'lever-clamp': { low: 5, high: 6 } },
+  }
+  it('is laid over the brake as it is by now, and touches nothing else', () => {
+    const now: Hardware = { ...was, dimensions: { armMm: { value: 103, provenance: 'measured' } } }
+    expect(taughtTo(now, was, taught)).toEqual({
+      ...taught,
+      dimensions: { armMm: { value: 103, provenance: 'measured' }, reachMm: { value: 61, provenance: 'measured' } },
+    })
+    expect(taughtTo(now, was, was)).toEqual(now)
+  })
+  it('gives way to what was measured of the very same in the meantime', () => {
+    const now: Hardware = { ...was, dimensions: { ...was.dimensions, reachMm: { value: 60, provenance: 'measured' } } }
+    expect(taughtTo(now, was, taught).dimensions.reachMm?.value).toBe(60)
   })
 })

@@ -64,3 +64,29 @@ export function hardwareAsOf(hardware: Hardware, at: string): Hardware {
   )
   return { ...hardware, dimensions }
 }
+
+/** What differs between two records, by key. */
+const differing = <T>(was: Readonly<Record<string, T>> = {}, then: Readonly<Record<string, T>> = {}) =>
+  Object.entries(then).filter(([id, each]) => JSON.stringify(each) !== JSON.stringify(was[id]))
+
+/**
+ * The hardware as it stands now with what a log taught laid over it: what the log made of `was`, and nothing else. A figure
+ * that somebody measured in the meantime is newer than what the log went by, and stays.
+ */
+export function taughtTo(now: Hardware, was: Hardware, taught: Hardware): Hardware {
+  const lay = <T>(
+    here: Readonly<Record<string, T>> | undefined,
+    before: Readonly<Record<string, T>> | undefined,
+    after: Readonly<Record<string, T>> | undefined,
+  ): Readonly<Record<string, T>> | undefined => {
+    const fresh = differing(before, after).filter(([id]) => JSON.stringify(here?.[id]) === JSON.stringify(before?.[id]))
+    return fresh.length > 0 ? { ...here, ...Object.fromEntries(fresh) } : here
+  }
+  const [traits, figures] = [lay(now.traits, was.traits, taught.traits), lay(now.figures, was.figures, taught.figures)]
+  return {
+    ...now,
+    dimensions: lay(now.dimensions, was.dimensions, taught.dimensions) ?? {},
+    ...(traits && { traits }),
+    ...(figures && { figures }),
+  }
+}

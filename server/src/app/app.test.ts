@@ -228,6 +228,34 @@ describe('a whole job', () => {
     expect((await shop.get(`jobs/${next.id}`)).body.visits).toHaveLength(1)
   })
 
+  it('what is measured of a brake while its job is being released is not lost, nor what the job told of it', async () => {
+    const log = workedLog(hardware, '3', new Date('2026-03-01T09:00:00Z'))
+    const told = entry({ kind: 'figure', fastener: 'lever clamp', lowNm: 4, highNm: 9 })
+    for (let round = 0; round < 6; round += 1) {
+      const { brake, job } = await shop.newJob()
+      const fresh = log.map((each) => ({ ...each, id: randomUUID() }))
+      const before = await shop.post(`jobs/${job.id}/entries`, [{ ...told, id: randomUUID() }, ...fresh.slice(0, -1)])
+      expect(before.body.error?.message).toBeUndefined()
+      const measured = {
+        dimension: 'armMm',
+        value: 103,
+        provenance: 'measured',
+        since: '2026-03-02T09:00:00.000Z',
+        by: '7',
+      }
+      const [released, patched] = await Promise.all([
+        shop.post(`jobs/${job.id}/entries`, fresh.at(-1)),
+        new Promise((resolve) => setTimeout(resolve, 4 * round)).then(() =>
+          shop.call('PATCH', `brakes/${brake.id}`, { changes: [measured] }),
+        ),
+      ])
+      expect([released.body.error?.message, patched.status]).toEqual([undefined, 200])
+      const [row] = (await shop.get(`brakes?bicycleId=${brake.bicycleId}`)).body
+      expect(row.hardware.dimensions.armMm?.value, `round ${round}`).toBe(103)
+      expect(row.hardware.figures, `round ${round}`).toMatchObject({ 'lever clamp': { low: 4, high: 9 } })
+    }
+  })
+
   it('is not released while something is open', async () => {
     const { job } = await shop.newJob()
     const release = entry({ kind: 'release', initials: '3' })

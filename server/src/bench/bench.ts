@@ -30,8 +30,8 @@ export interface Ends {
   readonly brakeId: string
   readonly jobNumber: number
   readonly at: { readonly releasedAt: string | null; readonly closedAt: string | null }
-  /** The brake with what a released job measured of it; missing where that is nothing. */
-  readonly hardware?: Hardware
+  /** What a released job measured of the brake: as it was known to the job, and as it is known now; missing where that is nothing. */
+  readonly taught?: { readonly was: Hardware; readonly now: Hardware }
 }
 
 /** So many jobs are held open; the longest untouched is let go. */
@@ -106,7 +106,12 @@ export class Bench {
     return ok({
       fresh,
       known,
-      ending: { brakeId: job.brakeId, jobNumber: job.number, at, ...(knownNow !== today && { hardware: knownNow }) },
+      ending: {
+        brakeId: job.brakeId,
+        jobNumber: job.number,
+        at,
+        ...(knownNow !== today && { taught: { was: today, now: knownNow } }),
+      },
     })
   }
 

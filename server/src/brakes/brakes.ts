@@ -71,13 +71,16 @@ export function brakeRoutes({ db }: Store, ledger: Ledger, streams: Streams): Ro
   router.patch('/:id', async (request: Request<{ id: string }>, response: Response) => {
     const { changes } = validate(CHANGES, request.body)
     const { id } = request.params
-    const [row] = await db.select().from(brakes).where(eq(brakes.id, id))
-    if (!row) throw notFound('unknown-brake', 'id', `There is no brake “${id}”.`)
-    const hardware = orThrow(changedBy(row.hardware, changes))
-    orThrow(checkHardware(hardware))
-    await db.update(brakes).set({ hardware }).where(eq(brakes.id, id))
-    for (const jobId of await ledger.hardwareChanged(id)) streams.tell(jobId, 'hardware', hardware)
-    response.json({ ...row, hardware })
+    const changed = await ledger.onBrake(id, async () => {
+      const [row] = await db.select().from(brakes).where(eq(brakes.id, id))
+      if (!row) throw notFound('unknown-brake', 'id', `There is no brake “${id}”.`)
+      const hardware = orThrow(changedBy(row.hardware, changes))
+      orThrow(checkHardware(hardware))
+      await db.update(brakes).set({ hardware }).where(eq(brakes.id, id))
+      return { ...row, hardware }
+    })
+    for (const jobId of await ledger.hardwareChanged(id)) streams.tell(jobId, 'hardware', changed.hardware)
+    response.json(changed)
   })
 
   return router

@@ -1,5 +1,6 @@
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Entry } from '@overhaul/core/stand/entries'
+import { taughtTo } from '@overhaul/core/stand/history'
 import { desc, eq, inArray } from 'drizzle-orm'
 import { orThrow } from '../app/fault.ts'
 import type { Ends, Judged } from '../bench/bench.ts'
@@ -41,12 +42,21 @@ export class Ledger {
 
   /** One append at a time per job: the order of the log is the order of arrival. */
   append(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Appended>> {
-    const before = this.queues.get(jobId) ?? Promise.resolve()
-    const turn = before.then(() => this.appendNow(jobId, incoming))
+    return this.inTurn(jobId, () => this.appendNow(jobId, incoming))
+  }
+
+  /** One change of a brake’s hardware at a time: each is made of the row as the one before left it. */
+  onBrake<T>(brakeId: string, change: () => Promise<T>): Promise<T> {
+    return this.inTurn(`brake ${brakeId}`, change)
+  }
+
+  private inTurn<T>(queue: string, work: () => Promise<T>): Promise<T> {
+    const before = this.queues.get(queue) ?? Promise.resolve()
+    const turn = before.then(work)
     const settled = turn.catch(() => undefined)
-    this.queues.set(jobId, settled)
+    this.queues.set(queue, settled)
     settled.then(() => {
-      if (this.queues.get(jobId) === settled) this.queues.delete(jobId)
+      if (this.queues.get(queue) === settled) this.queues.delete(queue)
     })
     return turn
   }
@@ -76,7 +86,7 @@ export class Ledger {
     const rows = fresh.map(({ seq = 0, ...entry }) => ({ id: entry.id, jobId, seq, entry: entry as Entry }))
     const statements: Statement[] = [db.insert(entries).values(rows)]
     if (ending) {
-      const { at, hardware, brakeId, jobNumber } = ending
+      const { at, brakeId, jobNumber } = ending
       const newest = isEnded(at) ? jobNumber : await this.newestOn(brakeId)
       if (newest !== jobNumber) {
         return refuse(
@@ -86,10 +96,11 @@ export class Ledger {
         )
       }
       statements.push(db.update(jobs).set(at).where(eq(jobs.id, jobId)))
-      if (hardware) statements.push(db.update(brakes).set({ hardware }).where(eq(brakes.id, brakeId)))
     }
     try {
-      await this.store.write(statements)
+      if (ending?.taught)
+        await this.onBrake(ending.brakeId, async () => this.store.write([...statements, ...(await this.teach(ending))]))
+      else await this.store.write(statements)
     } catch (error) {
       // Whether it was written is not known: the log says so when it is next read.
       this.inHand.letGo([jobId])
@@ -98,6 +109,15 @@ export class Ledger {
       throw error
     }
     return ok(true)
+  }
+
+  /** What a log taught, laid over the brake’s row as it is by now. */
+  private async teach({ brakeId, taught }: Ends): Promise<readonly Statement[]> {
+    const { db } = this.store
+    const [row] = await db.select({ hardware: brakes.hardware }).from(brakes).where(eq(brakes.id, brakeId))
+    if (!row || !taught) return []
+    const hardware = taughtTo(row.hardware, taught.was, taught.now)
+    return [db.update(brakes).set({ hardware }).where(eq(brakes.id, brakeId))]
   }
 
   /** The number of the newest job on a brake. */
@@ -169,7 +189,7 @@ export class Ledger {
     return rows
   }
 
-  /** A brake's hardware is known better. Answers with its jobs that are not ended. */
+  /** A brake’s hardware is known better. Answers with its jobs that are not ended. */
   async hardwareChanged(brakeId: string): Promise<readonly string[]> {
     const rows = await this.changed([brakeId])
     const open = rows.filter((row) => !isEnded(row)).map(({ id }) => id)
