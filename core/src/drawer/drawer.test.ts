@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
-import { PART_KINDS } from './kinds.ts'
+import { PART_KINDS, type PartKindId } from './kinds.ts'
 import { checkPart, countAfter, isShort, type Part, sayDimensions } from './part.ts'
 import { DRAWER_COLUMNS, partOf, readRows, rowOf } from './rows.ts'
 
@@ -37,12 +37,21 @@ const anyPart: fc.Arbitrary<Part> = fc.constantFrom(...PART_KINDS).chain((kind) 
           ]),
         ),
       )
-      .map((each) =>
-        // No rotor goes into a drawer that is thinner than its own minimum.
-        each.leastMm !== undefined && each.thicknessMm !== undefined
-          ? { ...each, leastMm: Math.min(each.leastMm, each.thicknessMm) }
-          : each,
-      ),
+      .map((each) => {
+        // No rotor goes into a drawer that is thinner than its own minimum, nor what is wider inside than out.
+        const least = (inner: string, outer: string, room = 0) =>
+          each[inner] !== undefined && each[outer] !== undefined
+            ? { [inner]: Math.min(each[inner], Number((each[outer] - room).toFixed(2))) }
+            : {}
+        return {
+          ...each,
+          ...least('leastMm', 'thicknessMm'),
+          ...least('holeMm', 'outerMm', 0.1),
+          ...least('threadMm', 'outerMm', 0.1),
+          ...least('threadDepthMm', 'shankMm'),
+          ...(each.bolts !== undefined && { bolts: Math.round(each.bolts) }),
+        }
+      }),
   }),
 )
 
@@ -128,6 +137,22 @@ describe('taking and returning', () => {
     expect(checkPart({ ...NUT, dimensions: { ...NUT.dimensions, shankMm: 200 } })).toMatchObject({
       error: { field: 'shankMm', message: expect.stringContaining('4 to 80 mm') },
     })
+  })
+
+  // Facts of the trade: a hole is narrower than its washer, a thread than its sleeve and no longer; nobody has half a bolt.
+  it('refuses a part that cannot be', () => {
+    const part = (kind: PartKindId, dimensions: Record<string, number>) =>
+      checkPart({ code: 'X', kind, name: 'X', material: '', minimum: 0, dimensions })
+    expect(part('flat-washer', { thicknessMm: 1, holeMm: 8, outerMm: 6 })).toMatchObject({
+      error: { field: 'holeMm', message: expect.stringMatching(/hole is 8 mm, outside 6 mm.*less than 6 mm/) },
+    })
+    expect(part('flat-washer', { thicknessMm: 1, holeMm: 6, outerMm: 12 }).ok).toBe(true)
+    const sleeve = { shankMm: 18, threadDepthMm: 12, outerMm: 8, threadMm: 6 }
+    expect(part('sleeve-nut', { ...sleeve, threadMm: 8 })).toMatchObject({ error: { field: 'threadMm' } })
+    expect(part('sleeve-nut', { ...sleeve, threadDepthMm: 19 })).toMatchObject({ error: { field: 'threadDepthMm' } })
+    expect(part('sleeve-nut', { ...sleeve, threadDepthMm: 18 }).ok).toBe(true)
+    const rotor = { diameterMm: 180, trackMm: 16, thicknessMm: 1.8, leastMm: 1.5 }
+    expect(part('rotor', { ...rotor, bolts: 5.5 })).toMatchObject({ error: { field: 'bolts' } })
   })
 
   it('refuses a rotor under its own minimum, and writes a rotor’s bolts without a unit', () => {

@@ -35,6 +35,13 @@ export interface Move {
 export const MOST_PIECES = 100_000
 const MOST_PRICE = 100_000
 
+/** What lies inside something else of the same part: the first is less than the second, or as much where it may go all through. */
+const INSIDE = [
+  ['holeMm', 'outerMm', false],
+  ['threadMm', 'outerMm', false],
+  ['threadDepthMm', 'shankMm', true],
+] as const
+
 const wholeNumber = (value: number) => Number.isInteger(value) && value >= 0 && value <= MOST_PIECES
 
 /** A part whose kind, code and dimensions can be worked with. Refuses the first that cannot, naming what is accepted. */
@@ -70,6 +77,22 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
       const accepted = `${min} to ${max} ${unitOf(unit).symbol}`.trim()
       return refuse('out-of-range', id, `${kind.title}: ${title} is ${value}. Accepted: ${accepted}.`)
     }
+  }
+  for (const { id, title, unit } of kind.dimensions) {
+    const value = part.dimensions[id] as number
+    if (unit === 'count' && !Number.isInteger(value))
+      return refuse('out-of-range', id, `${kind.title}: ${title}: ${value}. Accepted: a whole number.`)
+  }
+  const titleOf = (id: string) => kind.dimensions.find((each) => each.id === id)?.title ?? id
+  for (const [inner, outer, mayEqual] of INSIDE) {
+    const [within, around] = [part.dimensions[inner], part.dimensions[outer]]
+    if (within === undefined || around === undefined || within < around || (mayEqual && within === around)) continue
+    const than = mayEqual ? 'no more than' : 'less than'
+    return refuse(
+      'out-of-range',
+      inner,
+      `${kind.title}: ${titleOf(inner)} is ${within} mm, ${titleOf(outer)} ${around} mm. Accepted: ${than} ${around} mm.`,
+    )
   }
   const { thicknessMm, leastMm } = part.dimensions
   if (thicknessMm !== undefined && leastMm !== undefined && thicknessMm < leastMm) {

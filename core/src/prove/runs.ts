@@ -59,6 +59,12 @@ export function checkRun(run: Told): Outcome<true> {
       'distanceM',
       `From ${speedKmh} km/h in ${braking.toFixed(1)} m is ${decelerationG.toFixed(2)} g: no bicycle stops so hard. Accepted: ${shortest(speedKmh)} m or more from that speed.`,
     )
+  if (run.decelerationMs2 !== undefined && run.decelerationMs2 > HARDEST_MS2)
+    return refuse(
+      'out-of-range',
+      'decelerationMs2',
+      `A plateau of ${run.decelerationMs2} m/s²: no bicycle stops so hard. Accepted: up to ${HARDEST_MS2} m/s².`,
+    )
   return decelerationMs2 < SOFTEST_MS2
     ? refuse(
         'out-of-range',

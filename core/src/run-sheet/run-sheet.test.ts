@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { expectOk } from '../outcome/outcome.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
 import {
   confirm,
   HARDWARE,
@@ -169,6 +170,29 @@ describe('what may be written', () => {
     expect(error?.message).toContain('½ turn')
     expect(refused([reading('leftScrewIn', 5.5)], turn('leftScrew', 0.5))).toBeUndefined()
     expect(refused([], turn('leftScrew', 7))).toMatchObject({ code: 'past-its-end' })
+  })
+
+  // What a hand can do: nobody turns a hundred-thousandth, a click is felt whole, no cable is 700 mm too long, no wrench shows less than a tenth.
+  it('refuses what no hand does, and says what would be accepted', () => {
+    expect(refused([], turn('barrel', 5e-324))).toMatchObject({ message: expect.stringMatching(/no hand.*0.01 turns/) })
+    expect(refused([], turn('anchor', 50))).toBeUndefined()
+    expect(refused([turn('anchor', 50)], turn('anchor', 50))).toMatchObject({
+      message: expect.stringMatching(/60.* in all/),
+    })
+    expect(refused([], { kind: 'torque', fastener: 'anchor', valueNm: 1e-300 })).toMatchObject({
+      message: expect.stringMatching(/0.1 to 60 N·m/),
+    })
+    const disc: Hardware = { family: 'disc-fixed-pad', end: 'rear', dimensions: {} }
+    const clicks = (amount: number, more = {}): EntryBody => ({
+      kind: 'turn',
+      adjuster: 'fixedPad',
+      amount,
+      unit: 'click',
+      ...more,
+    })
+    expect(refusal([], clicks(0.37), disc)).toMatchObject({ message: expect.stringMatching(/whole clicks/) })
+    expect(refusal([], clicks(1), disc)).toBeUndefined()
+    expect(refusal([], clicks(1.4, { endReached: true }), disc)).toBeUndefined()
   })
 
   it('refuses anything on a released job', () => {

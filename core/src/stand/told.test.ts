@@ -27,6 +27,16 @@ describe('what is told in words', () => {
     expect(readText('', { ...NAME, optional: true }).ok).toBe(true)
   })
 
+  // Unicode: U+200B, U+2060 and U+3164 are ignorable; a surrogate alone is ill-formed.
+  it.each(['\u200b', '\u2060 \u200b', '\u3164'])('of nothing but letters nobody sees is empty: %j', (text) =>
+    expect(readText(text, NAME)).toMatchObject({ error: { code: 'missing' } }),
+  )
+  it.each(['a\ud83d', '\udeb2b'])('half a letter is none: %j', (text) =>
+    expect(readText(text, NAME)).toMatchObject({
+      error: { code: 'unreadable', message: expect.stringMatching(/half/) },
+    }),
+  )
+
   it('in any script', () => {
     for (const text of ['Ångström', 'велосипед', '自転車', 'דלת']) expect(readText(text, NAME).ok).toBe(true)
   })

@@ -2,6 +2,10 @@ import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 
 /** Control marks, and marks that turn the direction of text: what is read would not be what is written. */
 const UNPRINTABLE = /[\p{Cc}\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069\ufeff]/u
+/** Half of a pair of code units is no letter (Unicode, D84: ill-formed). */
+const HALF = /\p{Cs}/u
+/** Letters nobody sees, and spaces: a name of nothing else is no name (Unicode, Default_Ignorable_Code_Point). */
+const UNSEEN = /[\p{Default_Ignorable_Code_Point}\s]/gu
 /** Lines and tabs belong to longer texts. */
 const LINES = /[\n\r\t]/g
 
@@ -17,7 +21,8 @@ interface Text {
 /** A text as it was written, whole. Refuses an empty one, one that is too long, and marks nobody sees; cuts nothing. */
 export function readText(text: string, { field, what, most, optional, lines }: Text): Outcome<string> {
   const accepted = `Accepted: ${optional ? 'up to' : '1 to'} ${most} characters that can be read.`
-  if (!optional && text.trim() === '') return refuse('missing', field, `${what} is empty. ${accepted}`)
+  if (HALF.test(text)) return refuse('unreadable', field, `${what} has half a letter in it. ${accepted}`)
+  if (!optional && text.replace(UNSEEN, '') === '') return refuse('missing', field, `${what} is empty. ${accepted}`)
   if (text.length > most)
     return refuse('too-long', field, `${what} is ${text.length} characters long. Accepted: at most ${most}.`)
   const mark = UNPRINTABLE.exec(lines ? text.replace(LINES, ' ') : text)

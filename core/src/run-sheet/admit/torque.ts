@@ -3,14 +3,20 @@ import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Stand } from '../stand.ts'
 
+/** What a wrench shows at the least, and what any bolt of a bicycle bears, N·m. Our choice. */
+const LEAST_TORQUE_NM = 0.1
 const MOST_TORQUE_NM = 60
 
 const namesOf = ({ family }: Stand): string => family.fasteners.map(({ id }) => id).join(', ')
 
 const torqueFault = (field: string, valueNm: number, at: string): Outcome<never> | undefined =>
-  valueNm > 0 && valueNm <= MOST_TORQUE_NM
+  valueNm >= LEAST_TORQUE_NM && valueNm <= MOST_TORQUE_NM
     ? undefined
-    : refuse('out-of-range', field, `${valueNm} N·m at the ${at}. Accepted: above 0 to ${MOST_TORQUE_NM} N·m.`)
+    : refuse(
+        'out-of-range',
+        field,
+        `${valueNm} N·m at the ${at}. Accepted: ${LEAST_TORQUE_NM} to ${MOST_TORQUE_NM} N·m.`,
+      )
 
 /** What a fastener was tightened to. */
 export function admitTorque(stand: Stand, entry: EntryBody & { kind: 'torque' }): Outcome<EntryBody> {

@@ -6,7 +6,12 @@ import type { Stand } from '../stand.ts'
 
 const MOST_CABLE_MM = 60
 const HALF_STEP = 0.02
+/** Less than this nobody turns, in any unit: a hundredth. Our choice. */
+const LEAST = 0.01
 const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes', click: 'clicks' } as const
+
+/** What stands only in whole ones, and why. */
+const WHOLE: Readonly<Record<string, string>> = { hole: 'a pin stands in a hole', click: 'a click is felt or not' }
 
 /** A turn of something this brake has, as far as it goes. */
 export function admitTurn(
@@ -45,20 +50,28 @@ export function admitTurn(
   if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
     return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
   }
-  if (spec.unit === 'hole' && !Number.isInteger(entry.amount)) {
+  if (entry.amount !== 0 && Math.abs(entry.amount) < LEAST)
     return refuse(
       'out-of-range',
       'amount',
-      `${spec.title} by ${entry.amount}: a pin stands in a hole. Accepted: whole holes.`,
+      `${spec.title} by ${entry.amount}: no hand turns so little. Accepted: ${LEAST} ${SET_IN[spec.unit]} or more.`,
+    )
+  const whole = WHOLE[spec.unit]
+  if (whole && !Number.isInteger(entry.amount) && !entry.endReached) {
+    return refuse(
+      'out-of-range',
+      'amount',
+      `${spec.title} by ${entry.amount}: ${whole}. Accepted: whole ${SET_IN[spec.unit]}.`,
     )
   }
   if (spec.travel === undefined) {
-    return Math.abs(entry.amount) <= MOST_CABLE_MM
+    const before = state.adjusters[spec.id]?.turned ?? 0
+    return Math.abs(entry.amount) <= MOST_CABLE_MM && Math.abs(before + entry.amount) <= MOST_CABLE_MM
       ? ok(entry)
       : refuse(
           'out-of-range',
           'amount',
-          `${spec.title}: ${formatQuantity(entry.amount, spec.unit)}. Accepted: up to ${formatQuantity(MOST_CABLE_MM, spec.unit)} either way.`,
+          `${spec.title}: ${formatQuantity(entry.amount, spec.unit)}. Accepted: up to ${formatQuantity(MOST_CABLE_MM, spec.unit)} either way in all.`,
         )
   }
   const { roomDown, roomUp } = state.adjusters[spec.id] as { roomDown: number; roomUp: number }
