@@ -8,7 +8,7 @@ const HERE = {
   testTimeout: 240_000,
   hookTimeout: 240_000,
   setupFiles: ['tools/properties.ts'],
-} as const
+}
 
 /** One project a tier of `npm test`, named so. */
 export default defineConfig({

@@ -178,7 +178,7 @@ for (const [what, path, key] of ROOMS)
     if (key) await page.keyboard.press(key)
     await page.waitForTimeout(600)
     const serious = async (runOnly?: string[]) => {
-      const options = { resultTypes: ['violations'], ...(runOnly && { runOnly }) } as const
+      const options: Parameters<AxeBuilder['options']>[0] = { resultTypes: ['violations'], ...(runOnly && { runOnly }) }
       const { violations } = await new AxeBuilder({ page }).options(options).analyze()
       return violations
         .filter(({ impact }) => impact === 'serious' || impact === 'critical')
