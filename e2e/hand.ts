@@ -2,18 +2,25 @@ import { expect, type Locator, type Page } from '@playwright/test'
 
 export const next = (page: Page) => page.getByTestId('next')
 
+/** Acts, and waits until the log has it. */
+export async function written(page: Page, act: () => Promise<void>): Promise<void> {
+  const log = page.getByRole('list', { name: 'Log, newest first' }).getByRole('listitem')
+  const before = await log.count()
+  await act()
+  await expect.poll(() => log.count(), { intervals: [40, 60, 100] }).toBeGreaterThan(before)
+}
+
 /** Does what Next says once: confirms, reads the gauge and saves, or makes the turn. Gives what it said. */
 export async function follow(page: Page): Promise<string> {
   const panel = next(page)
   const said = (await panel.textContent()) ?? ''
-  const log = page.getByRole('list', { name: 'Log, newest first' }).getByRole('listitem')
-  const written = await log.count()
   const gauge = panel.getByRole('button', { name: 'Read the practice gauge' })
-  if (await gauge.isVisible()) {
-    await gauge.click()
-    await panel.getByRole('button', { name: 'Save' }).click()
-  } else await page.keyboard.press('d')
-  await expect.poll(() => log.count(), { intervals: [40, 60, 100] }).toBeGreaterThan(written)
+  await written(page, async () => {
+    if (await gauge.isVisible()) {
+      await gauge.click()
+      await panel.getByRole('button', { name: 'Save' }).click()
+    } else await page.keyboard.press('d')
+  })
   return said
 }
 

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { alongRack, next, onRack, writeOnTape } from './hand.ts'
+import { alongRack, next, onRack, writeOnTape, written } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -37,17 +37,15 @@ const hidden = (page: Page, gauges: boolean) =>
   }, gauges)
 
 /** Does what Next says once, by keyboard alone. */
-async function byKeys(page: Page): Promise<void> {
-  const log = page.getByRole('list', { name: 'Log, newest first' }).getByRole('listitem')
-  const written = await log.count()
-  if (await next(page).getByRole('button', { name: 'Read the practice gauge' }).isVisible()) {
-    await page.keyboard.press('g')
-    await expect(next(page).getByRole('button', { name: 'Save' })).toBeEnabled()
-    await page.keyboard.press('m')
-    await page.keyboard.press('Enter')
-  } else await page.keyboard.press('d')
-  await expect.poll(() => log.count(), { intervals: [40, 60, 100] }).toBeGreaterThan(written)
-}
+const byKeys = (page: Page): Promise<void> =>
+  written(page, async () => {
+    if (await next(page).getByRole('button', { name: 'Read the practice gauge' }).isVisible()) {
+      await page.keyboard.press('g')
+      await expect(next(page).getByRole('button', { name: 'Save' })).toBeEnabled()
+      await page.keyboard.press('m')
+      await page.keyboard.press('Enter')
+    } else await page.keyboard.press('d')
+  })
 
 /** One of each kind is driven at every size, the others where a bench tablet shows least. */
 const AT_EVERY_SIZE = ['linear-pull', 'disc-two-adjusters', 'drum'] as const

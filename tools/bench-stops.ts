@@ -2,7 +2,7 @@ import { fitStop, stopsIn } from '@overhaul/core/prove/fit'
 import { runsIn } from '@overhaul/core/prove/runs'
 import { MOST, type Proof, verdictOf } from '@overhaul/core/prove/verdict'
 import { seededRandom } from '@overhaul/core/simulate/random'
-import { recorded, SPOILT, type Spoilt } from '@overhaul/core/simulate/stop-run'
+import { anyStop, recorded, SPOILT, type Spoilt } from '@overhaul/core/simulate/stop-run'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { type Line, quantile } from './bench-lines.ts'
 
@@ -51,13 +51,7 @@ function fitLine(): Line {
 function coverLine(spoilt: Spoilt): Line {
   let [missed, fitted] = [0, 0]
   for (let seed = 1; seed <= 1000; seed += 1) {
-    const random = seededRandom(seed * 7919)
-    const stop = {
-      speedMs: random.uniform(5, 9.5),
-      decelerationMs2: random.uniform(2.5, 6),
-      beginS: random.uniform(2, 4),
-      buildUpS: random.uniform(0.05, 0.2),
-    }
+    const stop = anyStop(seed)
     const series = recorded(stop, spoilt, seed, { hz: seed % 2 ? 50 : 100 })
     const found = stopsIn(series)[0]
     const fit = found && fitStop(series, found)

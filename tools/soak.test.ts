@@ -1,17 +1,18 @@
-import { spawnSync } from 'node:child_process'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { expect, it } from 'vitest'
-
-const HERE = dirname(fileURLToPath(import.meta.url))
+import { runTool } from './run-tool.ts'
 
 it('in short: killed while it is written to, and its disk full for a while, nothing acknowledged is lost, doubled or out of place', () => {
-  const flags = ['--seconds', '9', '--kills', '1', '--writers', '2', '--port', '4391']
-  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', join(HERE, 'soak.ts'), ...flags], {
-    encoding: 'utf8',
-    cwd: dirname(HERE),
-  })
-  const counts = JSON.parse(stdout)
+  const { status, json: counts } = runTool(
+    'soak.ts',
+    '--seconds',
+    '9',
+    '--kills',
+    '1',
+    '--writers',
+    '2',
+    '--port',
+    '4391',
+  )
   expect(counts).toMatchObject({
     lost: 0,
     doubled: 0,

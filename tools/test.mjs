@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { createWriteStream, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { closeSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { build } from './build.mjs'
@@ -29,16 +29,13 @@ const counts = { passed: 0, failed: 0 }
 /** Runs a command and says whether it ended well; what it prints goes to a file where something else is on the screen. */
 function ran(command, args, { env = {}, log } = {}) {
   return new Promise((resolve) => {
+    const out = log ? openSync(log, 'w') : 'inherit'
     const child = spawn(command, args, {
       cwd: ROOT,
-      stdio: ['ignore', log ? 'pipe' : 'inherit', log ? 'pipe' : 'inherit'],
+      stdio: ['ignore', out, out],
       env: { ...process.env, ...env },
     })
-    if (log) {
-      const out = createWriteStream(log)
-      child.stdout.pipe(out, { end: false })
-      child.stderr.pipe(out, { end: false })
-    }
+    if (log) closeSync(out)
     child.once('error', () => resolve(false))
     child.once('close', (code) => resolve(code === 0))
   })

@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -13,27 +12,19 @@ import { ENTRY_KINDS } from '@overhaul/core/stand/entries'
 import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
 import { quantile } from './bench-lines.ts'
+import { runTool } from './run-tool.ts'
 
-const HERE = dirname(fileURLToPath(import.meta.url))
-const ROOT = dirname(HERE)
-const run = (tool: string, ...args: readonly string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join(HERE, tool), ...args], {
-    encoding: 'utf8',
-    cwd: ROOT,
-  })
-  return { status, stdout, stderr, json: stdout.startsWith('{') ? JSON.parse(stdout) : undefined }
-}
-
+const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 describe('npm run -s calc', () => {
   // Exact unit arithmetic: 50 N at 100 mm is 5 N·m.
   it('prints the outputs by their names', () => {
-    const { status, json } = run('calc.ts', 'torque-from-pull', '{"forceN":50,"lengthMm":100}')
+    const { status, json } = runTool('calc.ts', 'torque-from-pull', '{"forceN":50,"lengthMm":100}')
     expect(status).toBe(0)
     expect(json).toEqual({ torqueNm: 5 })
   })
 
   it('prints working and sources when asked', () => {
-    const { json } = run('calc.ts', 'cable-friction', '{"friction":0.1,"bendDeg":180}', '--working')
+    const { json } = runTool('calc.ts', 'cable-friction', '{"friction":0.1,"bendDeg":180}', '--working')
     expect(json).toMatchObject({
       id: 'cable-friction',
       working: [{ formula: 'T_out/T_in = e^(−μβ)' }],
@@ -47,19 +38,19 @@ describe('npm run -s calc', () => {
     [['torque-from-pull', '{forceN:1}'], 'broken-json', 'inputs'],
     [['divination', '{}'], 'unknown-calculation', 'id'],
   ])('%j ends with 2 and says why', (args, code, field) => {
-    const { status, json } = run('calc.ts', ...args)
+    const { status, json } = runTool('calc.ts', ...args)
     expect(status).toBe(2)
     expect(json).toMatchObject({ error: { code, field, message: expect.any(String) } })
   })
 
   it('lists the calculations when none is named', () => {
-    expect(run('calc.ts').stdout).toContain('linear-pull')
+    expect(runTool('calc.ts').stdout).toContain('linear-pull')
   })
 })
 
 describe('npm run -s bench:passes', () => {
   it('prints one line of JSON with all three hands, by both ways to stop', () => {
-    const { status, json } = run('bench-passes.ts', '--family', 'linear-pull', '--brakes', '12', '--seed', '3')
+    const { status, json } = runTool('bench-passes.ts', '--family', 'linear-pull', '--brakes', '12', '--seed', '3')
     expect(status).toBe(0)
     const number = expect.any(Number)
     const alike = { looks: number, mean: number, falseStops: number }
@@ -85,7 +76,7 @@ describe('npm run -s bench:passes', () => {
   })
 
   it('runs on the harsh fleet too', () => {
-    const { json } = run('bench-passes.ts', '--brakes', '4', '--fleet', 'harsh')
+    const { json } = runTool('bench-passes.ts', '--brakes', '4', '--fleet', 'harsh')
     expect(json).toMatchObject({ family: 'linear-pull', fleet: 'harsh', seed: 7 })
   })
 
@@ -95,7 +86,7 @@ describe('npm run -s bench:passes', () => {
     [['--seed', '1.5'], 'seed'],
     [['--fleet', 'kind'], 'fleet'],
   ])('%j is refused', (args, field) => {
-    const { status, stderr } = run('bench-passes.ts', ...args)
+    const { status, stderr } = runTool('bench-passes.ts', ...args)
     expect(status).toBe(2)
     expect(JSON.parse(stderr).error.field).toBe(field)
   })

@@ -129,7 +129,7 @@ function openLog(model: BrakeModel, happenings: readonly Happening[], learnt: Le
 /** The log read with every direction taken as known, and how well it then explains itself. */
 function readAs(open: OpenLog, hopelessAbove: number) {
   const { model, layout, happenings, scratch } = open
-  const { theta, factor, at } = likeliest(open, hopelessAbove)
+  const { theta, factor, at } = readLikeliest(open, hopelessAbove)
   const doubted = doubts(model, layout, happenings, theta, scratch)
   const n = layout.unknowns.length
   let evidence = -at
@@ -145,8 +145,8 @@ const STRANGE = 1.5
  * the log is read once more from where they lead when each is taken wide, and narrowed (graduated non-convexity, Blake and
  * Zisserman 1987); the likelier is kept.
  */
-function likeliest(open: OpenLog, hopelessAbove: number, back = LOOKS_BACK): Descent {
-  const found = descend(open, open.start, hopelessAbove)
+function readLikeliest(open: OpenLog, hopelessAbove: number, back = LOOKS_BACK): Descent {
+  const found = descend(open, open.start, hopelessAbove, 1, open.first)
   const seen = open.happenings.filter(isPredicted).length
   if (found.at < STRANGE * seen || found.at > hopelessAbove) return found
   const begins = [WIDER.reduce((from, wider) => descend(open, from, Number.POSITIVE_INFINITY, wider).theta, open.start)]
@@ -154,7 +154,8 @@ function likeliest(open: OpenLog, hopelessAbove: number, back = LOOKS_BACK): Des
     // What was believed before the last look is a place to begin from too: one that agrees is never the worse for it.
     const last = open.happenings.findLastIndex(isPredicted)
     const happenings = open.happenings.filter((_, index) => index !== last)
-    begins.push(likeliest({ ...open, happenings }, Number.POSITIVE_INFINITY, back - 1).theta)
+    const first = linearise(open.model, open.layout, happenings, open.start, open.scratch)
+    begins.push(readLikeliest({ ...open, happenings, first }, Number.POSITIVE_INFINITY, back - 1).theta)
   }
   return begins
     .map((from) => descend(open, from, hopelessAbove))
@@ -172,17 +173,18 @@ interface Descent {
   readonly at: number
 }
 
-/** Damped Gauss–Newton from a guess until it no longer helps, or cannot come near what another direction explains. */
+/** Damped Gauss–Newton from a guess, whose cost may be known already, until it no longer helps, or cannot come near what another direction explains. */
 function descend(
   { model, layout, happenings, scratch }: OpenLog,
   start: Float64Array,
   hopelessAbove: number,
   wider = 1,
+  begun?: Linear,
 ): Descent {
   const n = layout.unknowns.length
   const costAt = (theta: Float64Array) => linearise(model, layout, happenings, theta, scratch, wider)
   let theta = start
-  let here = costAt(start)
+  let here = begun ?? costAt(start)
   let factor = NO_SLOPE
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     if (round >= FAIR_ROUNDS && here.at > hopelessAbove) break

@@ -77,9 +77,6 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
       const accepted = `${min} to ${max} ${unitOf(unit).symbol}`.trim()
       return refuse('out-of-range', id, `${kind.title}: ${title} is ${value}. Accepted: ${accepted}.`)
     }
-  }
-  for (const { id, title, unit } of kind.dimensions) {
-    const value = part.dimensions[id] as number
     if (unit === 'count' && !Number.isInteger(value))
       return refuse('out-of-range', id, `${kind.title}: ${title}: ${value}. Accepted: a whole number.`)
   }

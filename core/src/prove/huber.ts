@@ -88,7 +88,7 @@ export function medianLine({ t: x, v: y }: Series): RobustLine | undefined {
   return { ...line, scale: scaleOf(x, y, line), count: x.length }
 }
 
-function median(values: readonly number[]): number {
+export function median(values: readonly number[]): number {
   const sorted = Float64Array.from(values).sort()
   const half = sorted.length >> 1
   return sorted.length % 2 ? (sorted[half] as number) : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2

@@ -1,4 +1,6 @@
+import { bisect } from '../mechanics/bisect.ts'
 import { tCdf } from '../mechanics/student.ts'
+import { median } from './huber.ts'
 
 /** How a recorder’s errors hang together: each by itself, fading over so many seconds (AR 1), or each the mean over so many. */
 interface Noise {
@@ -45,11 +47,11 @@ export function slopeInNoise(t: Float64Array, y: Float64Array, leastSd: number, 
   const slope = kinds.reduce((sum, one) => sum + one.weight * one.slope, 0)
   const sd = Math.sqrt(kinds.reduce((sum, one) => sum + one.weight * (one.sd ** 2 + (one.slope - slope) ** 2), 0))
   const below = (x: number) => kinds.reduce((sum, one) => sum + one.weight * tCdf((x - one.slope) / one.sd, freedom), 0)
-  const at = (share: number) => bisected((x) => below(x) - share, slope - 60 * sd, slope + 60 * sd)
+  const at = (share: number) => bisect(slope - 60 * sd, slope + 60 * sd, (x) => below(x) < share)
   return { slope, sd, low: at((1 - confidence) / 2), high: at((1 + confidence) / 2) }
 }
 
-/** Every kind of noise a recorder with this time between its places may have: a third each kind. Our choice. */
+/** Every kind of noise a recorder with this time between its places may have. Errors each by itself weigh as eight, the other two kinds as one each. Our choice. */
 function noisesAt(everyS: number): readonly Noise[] {
   const means = MEANS.map((over) => over * everyS).filter((overS) => overS <= LONGEST_MEAN_S)
   return [
@@ -61,22 +63,9 @@ function noisesAt(everyS: number): readonly Noise[] {
 
 const worthIt = ({ weight }: { readonly weight: number }) => weight > 1e-4
 
-function bisected(of: (x: number) => number, from: number, to: number): number {
-  let [low, high] = [from, to]
-  for (let round = 0; round < 50; round += 1) {
-    const middle = (low + high) / 2
-    if (of(middle) < 0) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
-}
-
 /** The usual time between two places, s. */
 const stepOf = (t: Float64Array): number =>
-  t
-    .slice(1)
-    .map((each, index) => each - (t[index] as number))
-    .sort()[(t.length - 1) >> 1] as number
+  median(Array.from(t.subarray(1), (each, index) => each - (t[index] as number)))
 
 function underOne(t: Float64Array, y: Float64Array, { kind, overS, prior }: Noise, leastSd: number): UnderOne {
   const columns = [new Float64Array(t.length).fill(1), centred(t), y.slice()]

@@ -6,7 +6,7 @@ import { parseQuantity } from '../quantity/quantity.ts'
 import { STOPPING_RULES } from '../reference/stopping-rules.ts'
 import { jobSheet } from '../sheet/job-sheet.ts'
 import { seededRandom } from '../simulate/random.ts'
-import { loggerLines, recorded, SPOILT, type Spoilt } from '../simulate/stop-run.ts'
+import { anyStop, loggerLines, recorded, SPOILT, type Spoilt } from '../simulate/stop-run.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { HARDWARE, PREPARED, reading, refusal, SOUND, seen, turn, written } from '../testing/stand.ts'
 import { openJob, openStand } from '../workshop/open.ts'
@@ -54,6 +54,11 @@ describe('a run', () => {
   it.each<[string, Partial<Run>, RegExp]>([
     ['a speed no bicycle is tested at', { speedKmh: 120 }, /speed of the run is 120 km\/h. Accepted: 5 to 80/],
     ['standing still', { speedKmh: 1 }, /Accepted: 5 to 80/],
+    [
+      'a plateau no brake makes',
+      { decelerationMs2: 19.6 },
+      /19\.6 m\/s²: no bicycle stops so hard. Accepted: up to 11\.8/,
+    ],
     ['a distance no brake makes', { distanceM: 1 }, /2\.46 g: no bicycle stops so hard. Accepted: 2\.0 m or more/],
     ['rolling out', { distanceM: 120 }, /it rolled out/],
     ['a reaction nobody has', { reactionS: 9 }, /reaction is 9 s/],
@@ -217,16 +222,6 @@ describe('the verdict', () => {
 })
 
 describe('a trace', () => {
-  const stopOf = (seed: number) => {
-    const random = seededRandom(seed * 7919)
-    return {
-      speedMs: random.uniform(5, 9.5),
-      decelerationMs2: random.uniform(2.5, 6),
-      beginS: random.uniform(2, 4),
-      buildUpS: random.uniform(0.05, 0.2),
-    }
-  }
-
   // The least an unbiased line can do is known where the noise is: Gauss and Markov, by dense elimination, no code shared.
   const bestHalf = (count: number, hz: number, alike: (apart: number) => number) => {
     const rows = Array.from({ length: count }, (_, i) => [
@@ -250,7 +245,7 @@ describe('a trace', () => {
   const own = (sd: number) => (apart: number) => (apart === 0 ? sd * sd : 0)
   const ALIKE: Readonly<Record<Spoilt, (apart: number) => number>> = {
     white: own(0.15),
-    // t of three degrees tells a slope 1.54 times as surely as its deviation says (its information, Lange, Little and Taylor 1989).
+    // Three degrees tell twice what a bell curve of that deviation does: (ν+1)/(ν+3) over the scale squared (Lange, Little, Taylor 1989).
     'heavy-tailed': own(0.15 / Math.sqrt(2)),
     quantised: own(Math.hypot(0.15, 0.2 / Math.sqrt(12))),
     gaps: own(0.15),
@@ -265,7 +260,7 @@ describe('a trace', () => {
     (spoilt) => {
       let [covered, fitted, half, best] = [0, 0, 0, 0]
       for (let index = 1; index <= 300; index += 1) {
-        const stop = stopOf(index)
+        const stop = anyStop(index)
         const hz = index % 2 ? 50 : 100
         const series = recorded(stop, spoilt, index, { hz })
         const found = fitStop(series, stopsIn(series)[0] as never)

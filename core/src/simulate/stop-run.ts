@@ -8,6 +8,17 @@ export interface TrueStop {
   readonly buildUpS: number
 }
 
+/** Any stop a bicycle makes, the same from the same seed. */
+export function anyStop(seed: number): TrueStop {
+  const random = seededRandom(seed * 7919)
+  return {
+    speedMs: random.uniform(5, 9.5),
+    decelerationMs2: random.uniform(2.5, 6),
+    beginS: random.uniform(2, 4),
+    buildUpS: random.uniform(0.05, 0.2),
+  }
+}
+
 /** Speed at a moment of such a stop, m/s. */
 export function speedAt({ speedMs, decelerationMs2: a, beginS, buildUpS }: TrueStop, t: number): number {
   const since = t - beginS

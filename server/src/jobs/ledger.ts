@@ -98,8 +98,11 @@ export class Ledger {
       statements.push(db.update(jobs).set(at).where(eq(jobs.id, jobId)))
     }
     try {
-      if (ending?.taught)
-        await this.onBrake(ending.brakeId, async () => this.store.write([...statements, ...(await this.teach(ending))]))
+      const { brakeId, taught } = ending ?? {}
+      if (brakeId && taught)
+        await this.onBrake(brakeId, async () =>
+          this.store.write([...statements, ...(await this.teach(brakeId, taught))]),
+        )
       else await this.store.write(statements)
     } catch (error) {
       // Whether it was written is not known: the log says so when it is next read.
@@ -112,10 +115,10 @@ export class Ledger {
   }
 
   /** What a log taught, laid over the brake’s row as it is by now. */
-  private async teach({ brakeId, taught }: Ends): Promise<readonly Statement[]> {
+  private async teach(brakeId: string, taught: NonNullable<Ends['taught']>): Promise<readonly Statement[]> {
     const { db } = this.store
     const [row] = await db.select({ hardware: brakes.hardware }).from(brakes).where(eq(brakes.id, brakeId))
-    if (!row || !taught) return []
+    if (!row) return []
     const hardware = taughtTo(row.hardware, taught.was, taught.now)
     return [db.update(brakes).set({ hardware }).where(eq(brakes.id, brakeId))]
   }

@@ -3,7 +3,7 @@ import type { Worked } from '@overhaul/core/calculation/calculation'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { upper } from '@overhaul/core/stand/words'
-import { Suspense, startTransition, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { Suspense, startTransition, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { lazily } from '../app/lazily.ts'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { PHONE } from '../app/theme.ts'
@@ -46,7 +46,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const phone = useMedia(PHONE)
   const [seen, setSeenNow] = useState<StationId>()
   /** A station's own panels may have to come first: until then what stood there stays. */
-  const setSeen = useCallback((id: StationId | undefined) => startTransition(() => setSeenNow(id)), [])
+  const setSeen = (id: StationId | undefined) => startTransition(() => setSeenNow(id))
   const [fault, setFault] = useState<string>()
   const [subject, setSubject] = useState<Subject>()
   const [help, setHelp] = useState<'keys' | 'words' | 'log'>()
@@ -62,7 +62,7 @@ export function Stand({ open }: { open: OpenJob }) {
   const stationOfNext = stationInHand(job.next, job)
   const station = seen ?? stationOfNext
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act leads back to its own station
-  useEffect(() => setSeen(undefined), [stationOfNext, setSeen])
+  useEffect(() => setSeen(undefined), [stationOfNext])
 
   const act = `${job.next.kind} ${job.next.step.id}`
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new act is read from its beginning
@@ -111,10 +111,10 @@ export function Stand({ open }: { open: OpenJob }) {
     if (help === 'words') requestAnimationFrame(() => tape.current?.focus())
   }
   /** What happened to an entry is asked in the list, open at it. */
-  const ask = useCallback((id: string | undefined) => {
+  const ask = (id: string | undefined) => {
     setPicked(id)
     if (id !== undefined) setHelp('log')
-  }, [])
+  }
   const covered = subject !== undefined || help !== undefined
   // A cover may come a moment later than it was asked for: where the hand was is kept until it is gone again.
   useLayoutEffect(() => {

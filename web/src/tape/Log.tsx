@@ -92,7 +92,7 @@ interface Props {
 }
 
 /** The log, newest first, on one line. An entry touched is opened in the list. */
-export const Log = memo(function Log({ job, length, waiting, onPick }: Props) {
+export function Log({ job, length, waiting, onPick }: Props) {
   const find = (id: string): Entry | undefined => job.state.line.find(({ entry }) => entry.id === id)?.entry
   const naming = { kit: job.kit, model: job.model, length, find }
   const unsent = new Set(waiting.map(({ entry }) => entry.id))
@@ -140,4 +140,4 @@ export const Log = memo(function Log({ job, length, waiting, onPick }: Props) {
       ))}
     </Strip>
   )
-})
+}
