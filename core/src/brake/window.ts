@@ -20,6 +20,8 @@ export interface Window {
   readonly wanted?: Span
   /** Where it is not to be ridden, whatever reason is typed. */
   readonly unsafe?: Unsafe
+  /** Its upper edge is the book’s guess: this reading puts it in its place, and shows something while the reading itself is no more than this. */
+  readonly guessed?: { readonly by: string; readonly upTo: number }
   readonly because: readonly Because[]
 }
 

@@ -2,7 +2,7 @@ import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { BrakeModel, Derived } from '../brake/model.ts'
 import { placement, type Window, type Windows } from '../brake/window.ts'
 import type { StandState } from '../stand/fold.ts'
-import { type Belief, isSettled } from './belief.ts'
+import { type Belief, believedReading, isSettled } from './belief.ts'
 import { candidates, lastDirections, priceIn } from './candidates.ts'
 import { type Aim, type Amounts, Bench, type Hidden, isMet, type Sample, sampleAt, samplesOf } from './possible.ts'
 import type { Turn } from './turn.ts'
@@ -82,8 +82,14 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const missing = belief.model.needed.filter((id) => state.readings[id]?.status !== 'current')
   if (missing.length > 0) {
     const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
-    return { kind: 'measure', readings: missing, why: cause ?? 'not measured yet' }
+    return {
+      kind: 'measure',
+      readings: [...missing, ...guessedEdges(belief, state, windows)],
+      why: cause ?? 'not measured yet',
+    }
   }
+  const guessed = guessedEdges(belief, state, windows)
+  if (guessed.length > 0) return { kind: 'measure', readings: guessed, why: GUESSED }
   const doubted = doubtedNow(belief, state)
   const { model } = belief
   const aims = model.steered.flatMap((reading): readonly Aim[] => {
@@ -141,6 +147,18 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const others = best.slice(1, 2).map(({ move }) => toTurn(bench, fine, move, belief))
   return { kind: 'turn', turn, chanceNow, others, ...(doubted.length > 0 && { doubted }) }
 }
+
+/**
+ * Readings that put an edge in its place which is only guessed, where the brake is near enough for them to show it: before it
+ * is called stuck or turned, and before it is called right, or the window would move under a brake that was brought in.
+ */
+const guessedEdges = (belief: Belief, { readings }: StandState, { of }: Windows): readonly string[] =>
+  Object.values(of).flatMap(({ reading, guessed }) => {
+    if (!guessed || readings[guessed.by]?.status === 'current' || belief.happenings.length === 0) return []
+    const now = readings[reading]
+    const value = now?.status === 'current' ? Number(now.value) : believedReading(belief, reading)
+    return value <= guessed.upTo ? [guessed.by] : []
+  })
 
 /** Readings that stand and do not agree with the others, save what was looked at often enough. */
 const doubtedNow = (belief: Belief, { readings }: StandState): readonly string[] =>
@@ -272,4 +290,5 @@ const outside = (aims: readonly Aim[], model: BrakeModel, state: StandState): re
 ]
 
 const DISAGREES = 'this reading does not agree with the others'
+const GUESSED = 'the edge of the window is the book’s guess: this reading puts it in its place'
 const JUST_OUTSIDE = 'just outside its window, while the rest of the log says it is inside'

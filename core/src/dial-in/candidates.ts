@@ -1,11 +1,15 @@
-import type { AdjusterSpec, From } from '../brake/adjuster.ts'
+import type { AdjusterSpec, From, TurnUnit } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { AdjusterState } from '../stand/adjusters.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
 import type { Aim, Amounts, Bench, Sample } from './possible.ts'
 
-const MOST_TURNS = 4
+/**
+ * A hand goes no further before it looks again, in the adjuster’s own unit. Half a turn of a knob by clicks: what lies further
+ * off is told from contact, where its guessed pitch does not add up. Our choice, by docs/bench.md’s fleets.
+ */
+const MOST_AT_ONCE: Readonly<Record<TurnUnit, number>> = { turn: 4, hole: 4, mm: 4, click: 8 }
 
 /** Turning back what was just turned goes round in circles, and a screw's lost motion eats most of it. */
 const TURNED_BACK = 0.08
@@ -132,16 +136,14 @@ function room(spec: AdjusterSpec, state: StandState): { down: number; up: number
   const { position, turned, roomDown, roomUp } = state.adjusters[spec.id] as AdjusterState
   const at = position ?? (spec.assumedPosition ?? spec.travel / 2) + turned
   const least = position === undefined ? TRY_PAST_GUESS : 0
-  const within = (left: number) => Math.max(least, Math.min(left, MOST_TURNS))
+  const within = (left: number) => Math.max(least, Math.min(left, MOST_AT_ONCE[spec.unit]))
   return { down: Math.min(roomDown, within(at)), up: Math.min(roomUp, within(spec.travel - at)) }
 }
 
-/** How far it can still be wound in, as far as is known or guessed. */
-function leftInwards({ id, contact, travel, assumedPosition }: AdjusterSpec, state: StandState): number {
-  const { position, turned } = state.adjusters[id] as AdjusterState
-  const at = position ?? (assumedPosition === undefined ? undefined : assumedPosition + turned)
-  if (travel === undefined || !contact || at === undefined) return Number.POSITIVE_INFINITY
-  return contact.inward > 0 ? travel - at : at
+/** How far it can still be wound in, as far as its ends are known: the hand that winds it in to contact feels its end first. */
+function leftInwards({ id, contact }: AdjusterSpec, state: StandState): number {
+  const { roomDown, roomUp } = state.adjusters[id] as AdjusterState
+  return contact && contact.inward < 0 ? roomDown : roomUp
 }
 
 /** How far it can still be wound out, as far as its ends are known. */

@@ -66,6 +66,7 @@ describe('back from contact', () => {
       end,
       { kind: 'confirm', step: 'squeezes', count: 10 },
       mm('biteTravel', 6),
+      mm('reserve', 20),
       { kind: 'reading', reading: 'drag', value: 'lightly', unit: '' },
     ]
     const turn = turnIn(DRUM, ...log)

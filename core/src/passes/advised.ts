@@ -18,7 +18,7 @@ const decided = (advice: Advice): Decision =>
   advice.kind === 'turn'
     ? { kind: 'turn', moves: advice.turn.moves }
     : advice.kind === 'measure'
-      ? { kind: 'look' }
+      ? { kind: 'look', readings: advice.readings }
       : { kind: advice.kind === 'in-window' ? 'stop' : 'stuck' }
 
 /** The hand that does what the Stand says. Told that it is not right, it asks the Stand for another turn. */

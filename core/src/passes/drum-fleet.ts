@@ -11,6 +11,8 @@ const FLEETS: Readonly<Record<FleetId, { readonly geometry: number }>> = {
 /** What the judge gives beyond a window whose edge a rule can only just find, mm. */
 const ROOM_MM = 1
 const NEXT_BRAKE = 104729
+/** A setting narrower than two steps of the barrel is not one a hand can find: as for rims. */
+const NARROWEST_CABLE_MM = 1
 
 /** Worn, dragging, to the bar, or somewhere between. */
 function startFrom(random: Random): DrumStart | undefined {
@@ -20,13 +22,14 @@ function startFrom(random: Random): DrumStart | undefined {
   return kind < 8 ? { cableMm: random.uniform(11, 16) } : undefined
 }
 
-/** The windows of one very brake: its own lever, free play and shoes, and nothing left to doubt. */
-function rightFor({ model, schools }: Bicycle, { leverage, freePlayMm, squashMm }: HiddenDrum): Windows {
+/** The windows of one very brake: its own lever, free play, shoes and stretch, and nothing left to doubt. */
+function rightFor({ model, schools }: Bicycle, { leverage, freePlayMm, squashMm, stretchMm }: HiddenDrum): Windows {
   const { lever } = model.throw
   const own: Readonly<Record<string, number>> = {
     lever: Math.log((leverage * lever.cableArmMm) / lever.fingerArmMm),
     freePlay: freePlayMm,
     squash: squashMm,
+    stiffness: Math.log(model.throw.stretchTravelMm / stretchMm),
   }
   return model.windows(schools, lookedAt({}), {
     q: model.inputs.map(({ id, mean }) => own[id] ?? mean),
@@ -41,7 +44,7 @@ export function drumFleetBrake(bicycle: Bicycle, seed: number, fleet: FleetId = 
     const brake = virtualDrum(bicycle.dimensions, own, { scatter: FLEETS[fleet], ...(start && { start }) })
     const right = rightFor(bicycle, brake.hidden)
     const bite = right.of.biteTravel
-    if (right.empty || !bite) continue
+    if (right.empty || !bite || bite.high - bite.low < NARROWEST_CABLE_MM * brake.hidden.leverage) continue
     const isRight = () => {
       const truth = brake.truth()
       const judged = { ...bite, low: bite.low - ROOM_MM, high: bite.high + ROOM_MM }

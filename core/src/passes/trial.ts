@@ -12,7 +12,7 @@ export const MOST_PASSES = 25
 export type Decision =
   | { readonly kind: 'turn'; readonly moves: readonly Pick<Move, 'adjuster' | 'amount' | 'from'>[] }
   | { readonly kind: 'clamp'; readonly giveBackMm: number }
-  | { readonly kind: 'look' }
+  | { readonly kind: 'look'; readonly readings?: readonly string[] }
   /** It believes the brake right. */
   | { readonly kind: 'stop' }
   /** It knows of nothing that would help. */
@@ -42,6 +42,7 @@ export interface Trial {
 /** The mechanic’s side of the bench: makes the turns, squeezes, measures, writes it all down. */
 class Mechanic {
   readonly log: Entry[] = []
+  private readonly asked = new Set<string>()
   private pending: { id: string; reading: string; value: number }[] = []
 
   constructor(
@@ -57,8 +58,9 @@ class Mechanic {
     return id
   }
 
-  /** Measures everything; misreadings of the time before are found out and struck. */
-  measure(): void {
+  /** Measures everything, and what was asked for besides once; misreadings of the time before are found out and struck. */
+  measure(asked: readonly string[] = []): void {
+    for (const id of asked) this.asked.add(id)
     for (const { id, reading, value } of this.pending) {
       this.write({ kind: 'correction', strikes: id, why: 'misread' })
       const at = this.log.findIndex((entry) => entry.id === id)
@@ -70,7 +72,7 @@ class Mechanic {
     }
     const read = this.brake.gauge()
     this.pending = []
-    for (const id of this.measured) {
+    for (const id of new Set([...this.measured, ...this.asked])) {
       const entryId = this.write({ kind: 'reading', reading: id, value: read.shown[id] as number, unit: 'mm' })
       const honest = read.misread[id]
       if (typeof honest === 'number') this.pending.push({ id: entryId, reading: id, value: honest })
@@ -102,7 +104,7 @@ class Mechanic {
     }
     this.brake.squeeze(10)
     this.write({ kind: 'confirm', step: 'squeezes', count: 10 })
-    this.measure()
+    this.measure(decision.kind === 'look' ? decision.readings : undefined)
   }
 }
 

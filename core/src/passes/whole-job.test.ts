@@ -19,7 +19,7 @@ interface Ended {
 }
 
 /** A script that reads only what `GET /api/jobs/:id/next` says, on a brake the product knows nothing of. */
-function drive({ family, dimensions, here, model }: Bicycle, { brake, wheel, isRight }: FleetBrake): Ended {
+function drive({ family, dimensions, here }: Bicycle, { brake, wheel, isRight }: FleetBrake): Ended {
   const hardware: Hardware = { family: family.id, end: here.end, dimensions: {}, practiceSeed: 1 }
   const log: Entry[] = []
   const write = (bodies: readonly EntryBody[]) => {
@@ -38,10 +38,6 @@ function drive({ family, dimensions, here, model }: Bicycle, { brake, wheel, isR
     ),
     spin: 'free',
   }
-  const { lever, stretchTravelMm } = model.throw
-  /** A drum gives way so far that its reserve teaches how soft it is: here as soft as the book’s. */
-  const reserveAt = (bite: number) =>
-    family.track === 'drum' ? Math.max(11, Math.round(lever.reachMm - bite - stretchTravelMm)) : RESERVE_MM
   let turns = 0
   for (let act = 0; act < MOST_ACTS; act += 1) {
     const job = expectOk(openJob(hardware, log))
@@ -51,8 +47,8 @@ function drive({ family, dimensions, here, model }: Bicycle, { brake, wheel, isR
       const { shown } = brake.gauge()
       const now: Readonly<Record<string, number | string>> = {
         ...aside,
+        reserve: RESERVE_MM,
         ...shown,
-        reserve: reserveAt(Number(shown.biteTravel)),
         ...(family.track === 'rotor' && { rub: 'none' }),
       }
       const also = family.dial.beside
@@ -69,9 +65,9 @@ function drive({ family, dimensions, here, model }: Bicycle, { brake, wheel, isR
     // A small drum comes to the bar before a whole stop, whatever is set: the rider was told.
     else if (told.act === 'mend' && told.step === 'lever-match' && family.track === 'drum')
       write([{ kind: 'skip', step: told.step, reason: 'the rider was told' }])
-    // Heard when it is spun once more: as the sheet says then, the barrel half a turn in.
-    else if (told.act === 'mend' && told.step === 'drag-free') {
-      const { turned } = brake.turn('barrel', -0.5)
+    // Heard when it is spun once more, the barrel half a turn in; too near the bar once it has settled, half a turn out.
+    else if (told.act === 'mend' && (told.step === 'drag-free' || /reserve/i.test(told.say))) {
+      const { turned } = brake.turn('barrel', told.step === 'drag-free' ? -0.5 : 0.5)
       brake.squeeze(10)
       write([
         { kind: 'turn', adjuster: 'barrel', amount: turned, unit: 'turn' },

@@ -15,6 +15,8 @@ export interface HiddenDrum {
   readonly freePlayMm: number
   /** Cable from the first scrape until both shoes press, mm. */
   readonly squashMm: number
+  /** Finger travel that stretch takes at this hand’s hard squeeze, mm. */
+  readonly stretchMm: number
 }
 
 export interface VirtualDrum extends StandIn {
@@ -98,6 +100,7 @@ export function virtualDrum(
     hidden: {
       leverage,
       freePlayMm,
+      stretchMm: (leverage * hardTensionN) / stiffness,
       get squashMm() {
         return squash()
       },

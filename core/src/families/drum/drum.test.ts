@@ -216,9 +216,24 @@ describe('readings of a drum', () => {
       expect(MODEL.observe('drag', drag, undefined)).toMatchObject({ value: 0, atMost: true })
   })
 
+  it('where the bar ends its window and no reserve was read, the reserve is asked before it is turned or called stuck', () => {
+    const adviceOn = (...log: readonly EntryBody[]) =>
+      expectOk(openJob({ family: 'drum', end: 'rear', dimensions: {} }, written(...log, seen('drag', 'none')))).advice
+    const asked = adviceOn(bite(14))
+    expect(asked.kind === 'measure' && asked.readings).toEqual(['reserve'])
+    // Soft, as its reserve shows, it takes hold early; stiff, it may take hold where the school has it, later than this.
+    expect(adviceOn(bite(14), reserve(13)).kind).toBe('in-window')
+    const stiff = adviceOn(bite(14), reserve(22))
+    expect(stiff.kind === 'turn' && stiff.turn.moves[0]?.amount).toBeLessThan(0)
+    // So far out that no reserve would show anything, it is turned.
+    expect(adviceOn(bite(52)).kind).toBe('turn')
+  })
+
   it('one that drags is let out although its bite is well', () => {
     const at = (drag: string) =>
-      expectOk(openJob({ family: 'drum', end: 'rear', dimensions: {} }, written(bite(14), seen('drag', drag)))).advice
+      expectOk(
+        openJob({ family: 'drum', end: 'rear', dimensions: {} }, written(bite(14), reserve(13), seen('drag', drag))),
+      ).advice
     expect(at('none').kind).toBe('in-window')
     const turned = at('lightly')
     expect(turned.kind).toBe('turn')
@@ -252,6 +267,7 @@ describe('readings of a drum', () => {
 })
 
 const bite = (value: number): EntryBody => ({ kind: 'reading', reading: 'biteTravel', value, unit: 'mm' })
+const reserve = (value: number): EntryBody => ({ kind: 'reading', reading: 'reserve', value, unit: 'mm' })
 const mm = (id: string, value: number): EntryBody => ({ kind: 'reading', reading: id, value, unit: 'mm' })
 const deg = (id: string, value: number): EntryBody => ({ kind: 'reading', reading: id, value, unit: 'deg' })
 

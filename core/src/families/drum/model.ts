@@ -87,7 +87,7 @@ export function drumModel(d: Dimensions, here: Here): Outcome<BrakeModel> {
     inputs: INPUTS,
     readings,
     adjusters,
-    // The reserve is proven after ten hard squeezes: until then too little is known of it to steer by.
+    // The reserve says where the bar is, and so where the bite’s window ends; steered by as well, it would count twice.
     steered: ['biteTravel', 'shoesClear'],
     needed: ['biteTravel'],
     derived: [],

@@ -44,6 +44,8 @@ export interface BiteSpan {
   /** After this the bar comes too near, or the school’s own span is over. */
   readonly latest: number
   readonly bar: number
+  /** The bar, not the school, ends it. */
+  readonly byBar: boolean
   readonly target: number
 }
 
@@ -70,7 +72,7 @@ export function biteSpan(
   const high = Math.max(latest, low + NARROWEST_MM)
   const room = (high - low) / 4
   const fits = wanted !== undefined && wanted >= low + room && wanted <= high - room
-  return { least, free, low, high, latest, bar, target: fits ? wanted : (low + high) / 2 }
+  return { least, free, low, high, latest, bar, byBar: latest < aimHigh, target: fits ? wanted : (low + high) / 2 }
 }
 
 /** Where the book’s brake takes hold by the chosen school. */

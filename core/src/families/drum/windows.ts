@@ -4,7 +4,7 @@ import type { BrakeModel, Known } from '../../brake/model.ts'
 import { limitsOf, RESERVE_MARGIN_MM, type Window, type Windows } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
 import type { Lever } from '../../mechanics/lever.ts'
-import { FREE_PLAY_MM, Q, SQUASH_MM } from './inputs.ts'
+import { FREE_PLAY_MM, INPUTS, Q, SQUASH_MM } from './inputs.ts'
 import { DRUM_READINGS, drumInsideWindow } from './readings.ts'
 import { BITE_HALF, biteSpan, RUNS_FREE, wantedBiteMm } from './schools.ts'
 
@@ -17,6 +17,11 @@ const SEEN_FREE_MM = 0.1
 const DOUBTS = 1.8
 /** Free play and squash together, by their places among the inputs. */
 const BEFORE: readonly number[] = Object.values(Q).map((at) => (at === Q.squash || at === Q.freePlay ? 1 : 0))
+/** Stiffness alone, by its place among the inputs; and how unsure the book is of it. */
+const STIFFNESS: readonly number[] = Object.values(Q).map((at) => (at === Q.stiffness ? 1 : 0))
+const STIFFNESS_SD = INPUTS[Q.stiffness]?.sd ?? 0
+/** Finger travel to which the edge at the bar must be known before it decides, mm. Our choice. */
+const SURE_MM = 1.5
 
 const LIMITS = limitsOf([...COMMON_READINGS, ...DRUM_READINGS])
 const mm = (value: number) => `${value.toFixed(1)} mm`
@@ -37,7 +42,10 @@ export const drumWindows =
     const stretchMm = bookStretchMm * Math.exp(-(known?.q[Q.stiffness] ?? 0))
     const before = (known?.q[Q.freePlay] ?? FREE_PLAY_MM) + Math.max(0, known?.q[Q.squash] ?? SQUASH_MM)
     const wanted = wantedBiteMm(schools, lever)
-    const { least, free, low, high, latest, target, bar } = biteSpan(wanted, reach, leverage, before, stretchMm)
+    const { least, free, low, high, latest, target, bar, byBar } = biteSpan(wanted, reach, leverage, before, stretchMm)
+    // Where the bar, not the school, ends the window, and the stretch that says where it is has not been found out on this brake.
+    const stretchSd = stretchMm * (known?.spread(STIFFNESS) ?? STIFFNESS_SD)
+    const isGuessed = byBar && stretchSd > SURE_MM
     const bite: Window = {
       reading: 'biteTravel',
       low,
@@ -45,6 +53,7 @@ export const drumWindows =
       target,
       wallLow: least,
       wallHigh: bar,
+      ...(isGuessed && { guessed: { by: 'reserve', upTo: reach - stretchMm } }),
       because: [
         {
           text:
@@ -85,8 +94,8 @@ export const drumWindows =
       ),
     }
     // Said only where even the best of what is believed leaves nothing: a doubt closes no window.
-    const doubt = known ? DOUBTS * known.spread(BEFORE) : 0
-    return free - leverage * doubt > latest
+    const doubt = known ? DOUBTS * Math.hypot(leverage * known.spread(BEFORE), stretchSd) : 0
+    return free - doubt > latest
       ? {
           of,
           empty: {
