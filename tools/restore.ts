@@ -1,5 +1,5 @@
 import { readSettings } from '@overhaul/server/app/settings'
-import { restore } from '@overhaul/server/db/backups'
+import { restore } from '@overhaul/server/db/restore'
 
 /** `npm run restore [-- file]`: a backup, the newest if none is named, put in the place of the data. */
 const settings = readSettings(process.env, [])

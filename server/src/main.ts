@@ -1,4 +1,3 @@
-import { networkAddresses } from './app/guard.ts'
 import { WEB } from './app/paths.ts'
 import { serve } from './app/serve.ts'
 import { readSettings } from './app/settings.ts'
@@ -14,13 +13,13 @@ else {
   const workshop = await serve(settings.value, WEB)
   if (!workshop.ok) fail(workshop.error.message)
   else {
-    const { port, close } = workshop.value
+    const { places, code, close } = workshop.value
     const stop = () => {
       close().then(() => process.exit(0))
     }
     process.on('SIGINT', stop)
     process.on('SIGTERM', stop)
-    const shared = settings.value.share ? networkAddresses().map((address) => ` and http://${address}:${port}`) : []
-    console.log(`Overhaul is open at http://127.0.0.1:${port}${shared.join('')}`)
+    const lets = code ? `; another screen comes in by the code ${code.slice(0, 4)} ${code.slice(4)}` : ''
+    console.log(`Overhaul is open at ${places.join(' and ')}${lets}`)
   }
 }

@@ -7,6 +7,12 @@ const WORK = {
     await client.execute('PRAGMA wal_checkpoint(PASSIVE)')
     return []
   },
+  async fold(client, { epoch }) {
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    const known = await client.execute("SELECT 1 FROM pragma_table_info('changes') WHERE name = 'epoch'")
+    if (epoch && known.rows.length > 0) await client.execute({ sql: 'UPDATE changes SET epoch = ?', args: [epoch] })
+    return []
+  },
   async backup(client, { to }) {
     await client.execute({ sql: 'VACUUM INTO ?', args: [to] })
     return []

@@ -1,5 +1,6 @@
 import { type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { unitOf } from '../quantity/quantity.ts'
+import { readText } from '../quantity/text.ts'
 import { findPartKind, PART_KINDS, type PartKindId } from './kinds.ts'
 
 /** A part as it lies in the drawer: what it is, not how many there are. */
@@ -44,6 +45,9 @@ const INSIDE = [
 
 const wholeNumber = (value: number) => Number.isInteger(value) && value >= 0 && value <= MOST_PIECES
 
+/** Letters at most, field by field. */
+const LONGEST = { code: 40, name: 120, material: 40 } as const
+
 /** A part whose kind, code and dimensions can be worked with. Refuses the first that cannot, naming what is accepted. */
 export function checkPart(part: PartShape): Outcome<PartShape> {
   if (!/^\S{1,40}$/.test(part.code)) {
@@ -53,6 +57,19 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
       `The code “${part.code}” is not one. Accepted: 1 to 40 characters without spaces.`,
     )
   }
+  for (const [field, text] of [
+    ['code', part.code],
+    ['name', part.name],
+    ['material', part.material],
+  ] as const) {
+    const read = readText(text, {
+      field,
+      what: `The ${field}`,
+      most: LONGEST[field],
+      ...(field === 'material' && { optional: true }),
+    })
+    if (!read.ok) return read
+  }
   const kind = findPartKind(part.kind)
   if (!kind) {
     return refuse(
@@ -60,9 +77,6 @@ export function checkPart(part: PartShape): Outcome<PartShape> {
       'kind',
       `There is no kind of part “${part.kind}”. Accepted: ${PART_KINDS.map((each) => each.id).join(', ')}.`,
     )
-  }
-  if (part.name.trim() === '' || part.name.length > 120) {
-    return refuse('out-of-range', 'name', `A name of ${part.name.trim().length} characters. Accepted: 1 to 120.`)
   }
   for (const id of Object.keys(part.dimensions)) {
     if (!kind.dimensions.some((each) => each.id === id)) {

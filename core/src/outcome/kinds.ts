@@ -27,6 +27,7 @@ const KINDS: Readonly<Record<string, RefusalKind>> = {
   'caution-unread': 'conflict',
   'not-measured': 'conflict',
   'log-behind': 'conflict',
+  'record-damaged': 'conflict',
   'not-to-be-ridden': 'conflict',
   'not-looked-at': 'conflict',
   'rotor-out': 'conflict',

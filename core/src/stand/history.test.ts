@@ -46,6 +46,27 @@ describe('hardware measured later', () => {
     })
   })
 
+  it('moments are compared as moments, in whatever zone they are written', () => {
+    const at = (value: number, since: string): HardwareChange => ({ ...measured(value, 2), since })
+    // Five in the morning by Greenwich, then eight.
+    const now = after(at(103, '2026-03-05T10:00:00+05:00'), at(102, '2026-03-05T08:00:00Z'))
+    expect(arm(now)).toBe(102)
+    expect(arm(hardwareAsOf(now, '2026-03-05T06:00:00Z'))).toBe(103)
+    expect(changedBy(now, [at(101, '2026-03-05T09:00:00+05:00')]).ok).toBe(false)
+  })
+
+  it('measured a thousand times, a hundred are kept, and the maker’s own first figure', () => {
+    const minute = (count: number) => new Date(Date.UTC(2026, 2, 1) + count * 60_000).toISOString()
+    let now = NEW
+    for (let count = 1; count <= 1000; count += 1)
+      now = expectOk(changedBy(now, [{ ...measured(100 + (count % 9), 2), since: minute(count) }]))
+    expect(arm(now)).toBe(100 + (1000 % 9))
+    expect(arm(hardwareAsOf(now, minute(950)))).toBe(100 + (950 % 9))
+    expect(arm(hardwareAsOf(now, minute(-1)))).toBe(105)
+    // SQLite documentation, “JSON functions”: deeper than 1000 it is malformed.
+    expect(JSON.stringify(now).split('"before"').length).toBeLessThan(110)
+  })
+
   it('is not told to a job that ended before', () => {
     const now = after(measured(103, 2), measured(102, 4), measured(24, 4, 'rimWidthMm'))
     expect(arm(hardwareAsOf(now, DAY(1)))).toBe(105)

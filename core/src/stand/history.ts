@@ -20,6 +20,22 @@ export interface TakenBack {
 
 export type HardwareChange = Measured | TakenBack
 
+/** Whether a moment is after another, in whatever zone either is written. */
+const isAfter = (one: string, other: string): boolean => Date.parse(one) > Date.parse(other)
+
+/** So many earlier figures are kept under one; our choice, well below the depth at which SQLite reads JSON no more (1000). */
+const MOST_EARLIER = 100
+
+/** A figure over what was known before: of more than are kept, the oldest but the very first is let go. */
+function laidOver(figure: Dimension, before: Dimension | undefined): Dimension {
+  const earlier: Dimension[] = []
+  for (let each = before; each; each = each.before) earlier.push(each)
+  const kept = earlier.length > MOST_EARLIER ? earlier.toSpliced(-2, 1) : earlier
+  return [figure, ...kept].reduceRight<Dimension | undefined>((under, { before: _, ...each }) => {
+    return under ? { ...each, before: under } : each
+  }, undefined) as Dimension
+}
+
 const isTakenBack = (change: HardwareChange): change is TakenBack => 'takeBack' in change
 
 /** The hardware with one change made. Made twice, it is made once: what is already so stays as it is. */
@@ -27,7 +43,7 @@ function changed(hardware: Hardware, change: HardwareChange): Outcome<Hardware> 
   const { [change.dimension]: now, ...others } = hardware.dimensions
   if (!isTakenBack(change)) {
     if (now?.since === change.since) return ok(hardware)
-    if (now?.since !== undefined && now.since > change.since) {
+    if (now?.since !== undefined && isAfter(now.since, change.since)) {
       return refuse(
         'measured-since',
         'since',
@@ -35,7 +51,7 @@ function changed(hardware: Hardware, change: HardwareChange): Outcome<Hardware> 
       )
     }
     const { dimension, ...figure } = change
-    return ok({ ...hardware, dimensions: { ...others, [dimension]: { ...figure, ...(now && { before: now }) } } })
+    return ok({ ...hardware, dimensions: { ...others, [dimension]: laidOver(figure, now) } })
   }
   if (!now || now.since !== change.takeBack) return ok(hardware)
   return ok({ ...hardware, dimensions: { ...others, ...(now.before && { [change.dimension]: now.before }) } })
@@ -50,8 +66,9 @@ export function changedBy(hardware: Hardware, changes: readonly HardwareChange[]
 
 /** A figure as it stood at a moment: what was measured since is laid aside for what was known then. */
 function dimensionAsOf(each: Dimension, at: string): Dimension | undefined {
-  if (each.since === undefined || each.since <= at) return each
-  return each.before && dimensionAsOf(each.before, at)
+  let then: Dimension | undefined = each
+  while (then?.since !== undefined && isAfter(then.since, at)) then = then.before
+  return then
 }
 
 /** The hardware as it was known at a moment, ISO 8601: a job that ended then is not told what was measured later. */

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
 import staticGzip from 'express-static-gzip'
+import { DamagedRecord } from '../bench/open-job.ts'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
 import { rackRoutes } from '../bicycles/rack-routes.ts'
 import { brakeRoutes } from '../brakes/brakes.ts'
@@ -58,6 +59,7 @@ const onError: ErrorRequestHandler = (error, request, response, next) => {
   // Whoever asked is gone, as when the workshop is closed while a sheet is printed.
   if (response.destroyed || request.socket.destroyed) return
   if (response.headersSent) return next(error)
+  if (error instanceof DamagedRecord) return void response.status(409).json({ error: withKind(error.fault) })
   if (error instanceof HttpFault) return void response.status(error.status).json({ error: withKind(error.fault) })
   const trouble = troubleOf(error)
   const fault = trouble ? new HttpFault(503, { ...trouble, field: 'OVERHAUL_DATA' }) : clientFault(error)
@@ -91,7 +93,7 @@ export interface Served {
   readonly ledger: Ledger
   readonly streams: Streams
   readonly drawer: Drawer
-  readonly hosts: readonly string[]
+  readonly hosts: () => readonly string[]
   readonly door: Door
   /** Where it answers on the workshop's network, as a browser writes it. */
   readonly places: () => readonly string[]
@@ -116,12 +118,12 @@ export function createApp({ store, workers, ledger, streams, drawer, hosts, door
   app.use(express.json({ limit: MOST_BODY }))
   app.get('/api/health', (_request, response) => {
     const trouble = store.trouble()
-    const status = trouble ? 'in-trouble' : 'ok'
+    const status = store.isDamaged() ? 'damaged' : trouble ? 'in-trouble' : 'ok'
     response
       .status(trouble ? 503 : 200)
       .json({ status, version: VERSION, schemaVersion: store.schemaVersion, ...(trouble && { trouble }) })
   })
-  app.use('/api/door', doorRoutes(door, places))
+  app.use('/api/door', doorRoutes(door, streams, places))
   app.use('/api', door.check)
   app.use('/api', stopWriting(store))
   app.use('/api/bicycles', bicycleRoutes(store, workers, ledger, streams))

@@ -1,6 +1,7 @@
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import QRCode from 'qrcode'
+import type { Streams } from '../jobs/stream.ts'
 import type { Door } from './door.ts'
 import { HttpFault, notFound } from './fault.ts'
 import { NAME } from './told.ts'
@@ -9,7 +10,7 @@ import { validate } from './validate.ts'
 const CODE = Joi.object<{ code: string; device: string }>({ code: NAME(40).required(), device: NAME(40).required() })
 
 /** Coming in, and for the host what is needed to let others in. `places`: where the workshop answers on its network. */
-export function doorRoutes(door: Door, places: () => readonly string[]): Router {
+export function doorRoutes(door: Door, streams: Streams, places: () => readonly string[]): Router {
   const router = Router()
   const onlyHost = (request: Request) => {
     if (door.may(request) === 'host') return
@@ -45,12 +46,14 @@ export function doorRoutes(door: Door, places: () => readonly string[]): Router 
     onlyHost(request as never)
     if (!door.showOut(request.params.id))
       throw notFound('unknown-device', 'id', `There is no screen “${request.params.id}” let in.`)
+    streams.hangUp((device) => device === request.params.id)
     response.status(204).end()
   })
 
   router.delete('/codes', (request, response) => {
     onlyHost(request)
     door.changeCodes()
+    streams.hangUp((device) => device !== undefined)
     response.status(204).end()
   })
 

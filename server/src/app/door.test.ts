@@ -1,11 +1,12 @@
-import { mkdtempSync, readFileSync, statSync } from 'node:fs'
+import { mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { Door, isHost } from './door.ts'
 import { networkAddresses } from './guard.ts'
 import { serve, type Workshop } from './serve.ts'
+import { readSettings } from './settings.ts'
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'overhaul-door-'))
 const from = (remoteAddress: string, cookie?: string) =>
@@ -59,6 +60,49 @@ describe('the door of a shared workshop', () => {
     expect(code(door.codes.write)).toBe('in')
   })
 
+  it('a code of letters that are more than a byte is a wrong one, and counted', () => {
+    const door = new Door(fresh(), true)
+    for (let tried = 0; tried < 5; tried += 1)
+      expect(door.letIn('ЖЖЖЖЖЖЖЖ', 'Tablet', '10.0.0.9')).toMatchObject({ error: { code: 'wrong-code' } })
+    expect(door.letIn('ЖЖЖЖЖЖЖЖ', 'Tablet', '10.0.0.9')).toMatchObject({ error: { code: 'too-many-tries' } })
+  })
+
+  it('who comes in to read puts out no one who writes, and one address does not come in without end', () => {
+    const door = new Door(fresh(), true)
+    const writer = expectOk(door.letIn(door.codes.write, 'Bench', '10.0.0.1')).device
+    let address = 0
+    const enter = (may: 'write' | 'read') => {
+      address += 1
+      return door.letIn(door.codes[may], 'Wall', `10.0.1.${Math.floor(address / 10)}`)
+    }
+    for (let more = 0; more < 150; more += 1) expectOk(enter('read'))
+    expect(door.devices).toHaveLength(100)
+    expect(door.devices.map(({ id }) => id)).toContain(writer.id)
+    for (let more = 0; more < 99; more += 1) expectOk(enter('write'))
+    expect(door.devices.every(({ may }) => may === 'write')).toBe(true)
+    expect(enter('read')).toMatchObject({ error: { code: 'too-many-screens' } })
+    const often = Array.from({ length: 30 }, () => door.letIn(door.codes.write, 'Bench', '10.0.0.7').ok)
+    expect(often.filter(Boolean)).toHaveLength(20)
+  })
+
+  it('a damaged file is made anew, and said', () => {
+    const directory = fresh()
+    const { write } = new Door(directory, true).codes
+    const said = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    writeFileSync(join(directory, 'door.json'), '{"codes": {"wri')
+    const door = new Door(directory, true)
+    expect(door.codes.write).not.toBe(write)
+    expect(new Door(directory, true).codes).toEqual(door.codes)
+    expect(said).toHaveBeenCalledTimes(1)
+    said.mockRestore()
+  })
+
+  it('any host but this machine’s own implies it', () => {
+    const at = (host: string) => expectOk(readSettings({ OVERHAUL_HOST: host }, [])).share
+    expect(['127.0.0.1', 'localhost', '::1'].map(at)).toEqual([false, false, false])
+    expect(['0.0.0.0', '192.168.1.5', 'workshop.local', '::'].map(at)).toEqual([true, true, true, true])
+  })
+
   it('new codes show everybody out', () => {
     const door = new Door(fresh(), true)
     const before = door.codes.write
@@ -110,6 +154,39 @@ describe.skipIf(networkAddresses().length === 0)('over the network', () => {
     const refused = await post(`${far}/bicycles`, { name: 'x' }, cookie)
     expect(refused.status).toBe(403)
     expect((await read(refused)).error.code).toBe('read-only')
+  })
+
+  it('what a screen hears ends as it is shown out; others go on hearing', async () => {
+    const inside = async (device: string) => {
+      const entered = await post(`${far}/door`, { code: (await codes()).write, device })
+      return entered.headers.get('set-cookie')?.split(';')[0] ?? ''
+    }
+    const [gone, stays] = [await inside('Gone'), await inside('Stays')]
+    const bicycle = await read(await post(`${near}/bicycles`, { name: 'Heard' }))
+    const hardware = { family: 'linear-pull', end: 'rear', dimensions: {} }
+    const brake = await read(await post(`${near}/brakes`, { bicycleId: bicycle.id, hardware }))
+    const job = await read(await post(`${near}/jobs`, { brakeId: brake.id }))
+    const listen = async (cookie: string) => {
+      const ending = new AbortController()
+      const heard = await fetch(`${far}/jobs/${job.id}/stream`, { headers: { cookie }, signal: ending.signal })
+      const state = { ended: false, stop: () => ending.abort() }
+      heard.text().then(
+        () => {
+          state.ended = true
+        },
+        () => undefined,
+      )
+      return state
+    }
+    const [first, second] = [await listen(gone), await listen(stays)]
+    const { devices } = await read(await fetch(`${near}/door`))
+    const { id } = devices.find(({ name }: { name: string }) => name === 'Gone')
+    await fetch(`${near}/door/devices/${id}`, { method: 'DELETE' })
+    await expect.poll(() => first.ended).toBe(true)
+    expect(second.ended).toBe(false)
+    second.stop()
+    const { id: other } = devices.find(({ name }: { name: string }) => name === 'Stays')
+    await fetch(`${near}/door/devices/${other}`, { method: 'DELETE' })
   })
 
   it('the workshop’s own screen needs none, and shows code, picture, place and who is in', async () => {

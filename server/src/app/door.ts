@@ -3,7 +3,9 @@ import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Request, RequestHandler } from 'express'
+import Joi from 'joi'
 import { HttpFault } from './fault.ts'
+import { hold } from './hold.ts'
 
 /** What a screen may do: the host’s own anything, one let in write or only read, a stranger nothing. */
 export type May = 'host' | 'write' | 'read' | 'none'
@@ -30,12 +32,17 @@ const newCode = () => Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomI
 const MOST_TRIES = 5
 const WAIT_MS = 10 * 60_000
 const MOST_DEVICES = 100
+/** Screens let in from one address within the same time, and addresses remembered. */
+const MOST_ENTRIES = 20
+const MOST_ADDRESSES = 10_000
 
 const COOKIE = 'overhaul_door'
 const KEPT_SECONDS = 180 * 86_400
 
-const hashed = (token: string) => createHash('sha256').update(token).digest('hex')
-const same = (a: string, b: string) => a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b))
+const digest = (text: string) => createHash('sha256').update(text).digest()
+const hashed = (token: string) => digest(token).toString('hex')
+/** In the same time wherever they differ, and however many bytes they have. */
+const same = (a: string, b: string) => timingSafeEqual(digest(a), digest(b))
 
 /** Whether a request comes from the machine the workshop runs on. */
 export const isHost = ({ socket }: Pick<Request, 'socket'>): boolean =>
@@ -47,13 +54,47 @@ const tokenOf = ({ headers }: Pick<Request, 'headers'>): string | undefined =>
     .find((each) => each.startsWith(`${COOKIE}=`))
     ?.slice(COOKIE.length + 1)
 
+const KEPT = Joi.object<Kept>({
+  codes: Joi.object({ write: Joi.string().required(), read: Joi.string().required() }).required(),
+  devices: Joi.array()
+    .items(
+      Joi.object({
+        id: Joi.string().required(),
+        name: Joi.string().required(),
+        may: Joi.string().valid('write', 'read').required(),
+        since: Joi.string().required(),
+        token: Joi.string().required(),
+      }),
+    )
+    .required(),
+})
+
+/** What was kept; undefined where nothing was, or where it cannot be read any more. */
+function readKept(path: string): Kept | undefined {
+  if (!existsSync(path)) return undefined
+  try {
+    return Joi.attempt(JSON.parse(readFileSync(path, 'utf8')), KEPT) as Kept
+  } catch {
+    console.error(`${path} is damaged and made anew: there are new codes, and every screen comes in by them again.`)
+    return undefined
+  }
+}
+
+/** With one more let in, as many as are kept: who only reads makes room first. Undefined where a reader would have to put out a writer. */
+function withOneMore(devices: Kept['devices'], one: Kept['devices'][number]): Kept['devices'] | undefined {
+  if (devices.length < MOST_DEVICES) return [...devices, one]
+  const reader = devices.findIndex(({ may }) => may === 'read')
+  if (reader < 0 && one.may === 'read') return undefined
+  return [...devices.toSpliced(Math.max(0, reader), 1), one]
+}
+
 /**
  * The door of a shared workshop. Another screen comes in by a code; what it holds then is a random token in a cookie no script
  * reads, of which only the hash is kept. The network is trusted for nothing more: who listens in on it hears what is said.
  */
 export class Door {
   private kept: Kept
-  private readonly tries = new Map<string, { count: number; since: number }>()
+  private readonly tries = new Map<string, { wrong: number; entered: number; since: number }>()
 
   constructor(
     directory: string,
@@ -61,9 +102,7 @@ export class Door {
     private readonly now: () => number = Date.now,
   ) {
     this.path = join(directory, 'door.json')
-    this.kept = existsSync(this.path)
-      ? (JSON.parse(readFileSync(this.path, 'utf8')) as Kept)
-      : { codes: { write: newCode(), read: newCode() }, devices: [] }
+    this.kept = readKept(this.path) ?? { codes: { write: newCode(), read: newCode() }, devices: [] }
     if (shared) this.keep(this.kept)
   }
   private readonly path: string
@@ -83,37 +122,45 @@ export class Door {
 
   may(request: Pick<Request, 'socket' | 'headers'>): May {
     if (!this.shared || isHost(request)) return 'host'
+    return this.deviceOf(request)?.may ?? 'none'
+  }
+
+  /** The screen that asks; undefined for the workshop’s own, and a stranger. */
+  deviceOf(request: Pick<Request, 'socket' | 'headers'>): Device | undefined {
+    if (!this.shared || isHost(request)) return undefined
     const token = tokenOf(request)
-    const device = token && this.kept.devices.find((each) => same(each.token, hashed(token)))
-    return device ? device.may : 'none'
+    return token ? this.kept.devices.find((each) => same(each.token, hashed(token))) : undefined
   }
 
   /** Lets a screen in by a code; answers with the cookie it is to keep. */
   letIn(code: string, name: string, address: string): Outcome<{ readonly device: Device; readonly cookie: string }> {
     const now = this.now()
     const tried = this.tries.get(address)
-    const counting = tried && now - tried.since < WAIT_MS ? tried : { count: 0, since: now }
-    if (counting.count >= MOST_TRIES) {
-      const minutes = Math.ceil((counting.since + WAIT_MS - now) / 60_000)
+    const counting = tried && now - tried.since < WAIT_MS ? tried : { wrong: 0, entered: 0, since: now }
+    const minutes = Math.ceil((counting.since + WAIT_MS - now) / 60_000)
+    if (counting.wrong >= MOST_TRIES)
       return refuse('too-many-tries', 'code', `Too many wrong codes from this screen. Try again in ${minutes} minutes.`)
-    }
+    if (counting.entered >= MOST_ENTRIES)
+      return refuse('too-many-tries', 'code', `This address came in very often. Try again in ${minutes} minutes.`)
     const given = code.toUpperCase().replace(/[\s-]/g, '')
     const may = (['write', 'read'] as const).find((each) => same(given, this.kept.codes[each]))
     if (!may) {
-      this.tries.set(address, { ...counting, count: counting.count + 1 })
+      hold(this.tries, address, { ...counting, wrong: counting.wrong + 1 }, MOST_ADDRESSES)
       return refuse(
         'wrong-code',
         'code',
         'That is not the code of this workshop. Accepted: the eight letters and digits on its own screen, under Share.',
       )
     }
-    this.tries.delete(address)
     const token = randomBytes(32).toString('base64url')
     const device: Device = { id: randomUUID(), name, may, since: new Date(now).toISOString() }
-    this.keep({
-      ...this.kept,
-      devices: [...this.kept.devices, { ...device, token: hashed(token) }].slice(-MOST_DEVICES),
-    })
+    const devices = withOneMore(this.kept.devices, { ...device, token: hashed(token) })
+    if (!devices) {
+      const say = `${MOST_DEVICES} screens that write are let in already. Show one out first, under Share on the workshop’s own screen.`
+      return refuse('too-many-screens', 'code', say)
+    }
+    hold(this.tries, address, { ...counting, wrong: 0, entered: counting.entered + 1 }, MOST_ADDRESSES)
+    this.keep({ ...this.kept, devices })
     return ok({ device, cookie: `${COOKIE}=${token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${KEPT_SECONDS}` })
   }
 
@@ -131,7 +178,7 @@ export class Door {
   }
 
   /** Lets through who may; reading is open to those who only read. */
-  readonly check: RequestHandler = (request, _response, next) => {
+  readonly check: RequestHandler = (request, response, next) => {
     const may = this.may(request)
     if (may === 'none') {
       const message =
@@ -142,6 +189,7 @@ export class Door {
       const message = 'This screen was let in to read. Come in with the other code to write.'
       throw new HttpFault(403, { code: 'read-only', field: 'code', message })
     }
+    response.locals.device = this.deviceOf(request)?.id
     next()
   }
 }

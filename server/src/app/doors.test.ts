@@ -132,8 +132,8 @@ describe('a stream nobody reads', () => {
   it('is closed before a megabyte waits in it, and the others go on', async () => {
     const streams = new Streams()
     const [deaf, heard] = [new Deaf(), new Deaf()]
-    await streams.open('job', deaf as never, 0, nothing, 0)
-    await streams.open('job', heard as never, 0, nothing, 0)
+    await streams.open('job', deaf as never, 0, nothing, false)
+    await streams.open('job', heard as never, 0, nothing, false)
     for (let seq = 1; seq <= 2000; seq += 1) {
       heard.writableLength = 0
       streams.publish('job', [note(seq)])
@@ -147,7 +147,7 @@ describe('a stream nobody reads', () => {
   it('one that opens it with more behind it than that is closed as well', async () => {
     const deaf = new Deaf()
     const missed = Array.from({ length: 2000 }, (_, index) => note(index + 1))
-    await new Streams().open('job', deaf as never, 0, async () => missed, 2000)
+    await new Streams().open('job', deaf as never, 0, async () => missed, false)
     expect(deaf.writableLength).toBeLessThan(1024 * 1024)
     deaf.destroy()
   })
@@ -170,7 +170,7 @@ describe('a stream nobody reads', () => {
       }
       return missed
     }
-    await streams.open('job', screen as never, 0, read, 2)
+    await streams.open('job', screen as never, 0, read, false)
     streams.publish('job', [note(4)])
     expect(said.match(/^id: \d+$/gm)).toEqual(['id: 1', 'id: 2', 'id: 3', 'id: 4'])
     screen.destroy()

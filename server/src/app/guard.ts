@@ -8,17 +8,20 @@ export const networkAddresses = (): readonly string[] =>
     (each ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address),
   )
 
+const ALWAYS = ['127.0.0.1', 'localhost', '::1']
+
 const hostName = (host: string): string => host.replace(/:\d+$/, '').replace(/^\[|\]$/g, '')
 
 /**
- * Answers only to the names it is served under, and takes changes only from its own pages:
+ * Answers only to the names it is served under, asked each time, and takes changes only from its own pages:
  * a page elsewhere on the network cannot write to the workshop's log through somebody's browser.
  */
-export function guard(hosts: readonly string[]) {
-  const allowed = new Set(['127.0.0.1', 'localhost', '::1', ...hosts])
+export function guard(hosts: () => readonly string[]) {
   return (request: Request, _response: Response, next: NextFunction) => {
     const host = request.headers.host ?? ''
-    if (!allowed.has(hostName(host))) {
+    const name = hostName(host)
+    // The network may have given this machine another address since.
+    if (!ALWAYS.includes(name) && !hosts().includes(name)) {
       throw new HttpFault(403, {
         code: 'wrong-host',
         field: 'Host',

@@ -25,12 +25,12 @@ export const SOUGHT = Joi.string().allow('').max(200)
 export const STATION = Joi.string().valid(...STATIONS.map(({ id }) => id))
 
 /**
- * Tells the client apart what it asks for by the count of changes, when the data was opened, and the day, by which things are
+ * Tells the client apart what it asks for by the count of changes, the epoch of the data, and the day, by which things are
  * due. True where it has just that already: it is told so, and nothing is read.
  */
-export function isUnchanged(request: Request, response: Response, { opened }: Store, count: number): boolean {
+export function isUnchanged(request: Request, response: Response, { epoch }: Store, count: number): boolean {
   response.setHeader('Cache-Control', 'private, no-cache')
-  response.setHeader('ETag', `"${opened}-${count}-${new Date().toISOString().slice(0, 10)}"`)
+  response.setHeader('ETag', `"${epoch}-${count}-${new Date().toISOString().slice(0, 10)}"`)
   if (!request.fresh) return false
   response.status(304).end()
   return true

@@ -14,6 +14,10 @@ import type { Settings } from './settings.ts'
 
 export interface Workshop {
   readonly port: number
+  /** Where it answers, as a browser writes it; this machine’s own first. */
+  readonly places: readonly string[]
+  /** By which another screen comes in to write, where it is shared. */
+  readonly code?: string
   readonly close: () => Promise<void>
 }
 
@@ -35,6 +39,15 @@ function listen(server: Server, { port, host }: Settings): Promise<Outcome<numbe
   })
 }
 
+const isEvery = (host: string): boolean => host === '0.0.0.0' || host === '::'
+
+/** Where a host answers on the workshop’s network: at all of this machine’s addresses, or at the one it was given. */
+const answering = (host: string): readonly string[] =>
+  isEvery(host) ? networkAddresses() : [host.includes(':') ? `[${host}]` : host]
+
+/** A workshop’s screens need some tens; of a thousand files that a process may open, the data and its workers need the rest. */
+const MOST_CONNECTIONS = 400
+
 const STARTING = JSON.stringify({
   error: { code: 'starting', field: '', message: 'Overhaul is starting. Try again in a moment.' },
 })
@@ -44,6 +57,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   const server = createServer((_request, response) => {
     response.writeHead(503, { 'Content-Type': 'application/json', 'Retry-After': '1' }).end(STARTING)
   })
+  server.maxConnections = MOST_CONNECTIONS
   const listening = await listen(server, settings)
   if (!listening.ok) return listening
   const hangUp = () => {
@@ -59,15 +73,16 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     const hung = await hangDemo(settings.data)
     if (!hung.ok) return letGo(hung)
   }
-  const store = await openStore(settings.data, settings.mostMb)
+  const store = await openStore(settings.data, settings)
   if (!store.ok) return letGo(store)
   const workers = new Workers(settings.data)
   const ledger = new Ledger(store.value, workers)
   const streams = new Streams()
   const drawer = new Drawer(store.value)
-  const hosts = settings.share ? networkAddresses() : [settings.host]
+  const hosts = () => (settings.share ? [...networkAddresses(), settings.host] : [settings.host])
   const door = new Door(settings.data, settings.share)
-  const places = () => (settings.share ? networkAddresses().map((each) => `http://${each}:${listening.value}`) : [])
+  const places = () =>
+    settings.share ? answering(settings.host).map((each) => `http://${each}:${listening.value}`) : []
   const app = createApp({
     store: store.value,
     workers,
@@ -84,6 +99,11 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
   const stopBackups = backUpDaily(settings.data)
   return ok({
     port: listening.value,
+    places: [
+      ...(isEvery(settings.host) || !settings.share ? [`http://127.0.0.1:${listening.value}`] : []),
+      ...places(),
+    ],
+    ...(settings.share && { code: door.codes.write }),
     async close() {
       await stopBackups()
       streams.close()

@@ -8,11 +8,16 @@ export interface Settings {
   readonly host: string
   /** The data never grows past this, in MB; absent where only the disk limits it. */
   readonly mostMb?: number
+  /** Go on without writes that were acknowledged and lost. */
+  readonly asItIs?: boolean
   /** Begin with no demo workshop. */
   readonly empty: boolean
-  /** Open to the workshop's network. */
+  /** Open to the workshop's network: whoever is not at this machine needs a code. */
   readonly share: boolean
 }
+
+/** Whether only this machine itself reaches a host of this name. */
+export const isLoopback = (host: string): boolean => /^(localhost|::1|127(\.\d{1,3}){3})$/.test(host)
 
 const ENVIRONMENT = Joi.object({
   OVERHAUL_DATA: Joi.string().min(1).default('./data'),
@@ -21,7 +26,7 @@ const ENVIRONMENT = Joi.object({
   OVERHAUL_MOST_MB: Joi.number().positive(),
 }).unknown()
 
-const FLAGS = ['--empty', '--share']
+const FLAGS = ['--empty', '--share', '--as-it-is']
 
 /** Settings from the environment and the command line; refuses what it does not know, naming what it does. */
 export function readSettings(environment: NodeJS.ProcessEnv, args: readonly string[]): Outcome<Settings> {
@@ -32,12 +37,13 @@ export function readSettings(environment: NodeJS.ProcessEnv, args: readonly stri
     const field = String(error.details[0]?.path[0])
     return refuse('invalid', field, `${field} is “${environment[field]}”: ${error.details[0]?.message}.`)
   }
-  const share = args.includes('--share')
+  const share = args.includes('--share') || !isLoopback(value.OVERHAUL_HOST)
   return ok({
     data: resolve(value.OVERHAUL_DATA),
     port: value.OVERHAUL_PORT,
-    host: share ? '0.0.0.0' : value.OVERHAUL_HOST,
+    host: share && isLoopback(value.OVERHAUL_HOST) ? '0.0.0.0' : value.OVERHAUL_HOST,
     ...(value.OVERHAUL_MOST_MB && { mostMb: value.OVERHAUL_MOST_MB }),
+    ...(args.includes('--as-it-is') && { asItIs: true }),
     empty: args.includes('--empty'),
     share,
   })

@@ -1,5 +1,5 @@
 import type { Outcome } from '@overhaul/core/outcome/outcome'
-import { readText, readTime } from '@overhaul/core/stand/told'
+import { readText, readTime } from '@overhaul/core/quantity/text'
 import Joi from 'joi'
 
 /** A check of the core’s as a step of a schema: its sentence is the one the client reads. */

@@ -11,13 +11,14 @@ import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAfter, openStand } from '@overhaul/core/workshop/open'
 import { hold } from '../app/hold.ts'
 import { endsOf } from '../db/ends.ts'
+import { epochOf } from '../db/rack.ts'
 import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
 import { judge, type Verdict } from './judge.ts'
-import { lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
-import { isEnded, summaryOf, workedJob } from './summary.ts'
+import { DamagedRecord, lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
+import { inUtc, isEnded, summaryOf, workedJob } from './summary.ts'
 
 /** What is to be written, and what is there already. */
 export interface Judged extends Pick<Verdict, 'fresh' | 'known'> {
@@ -50,14 +51,20 @@ export class Bench {
   private async open(jobId: string): Promise<Outcome<OpenJob>> {
     const held = this.held.get(jobId)
     this.held.delete(jobId)
-    if (held && (await this.goesOn(held))) {
-      this.held.set(jobId, held)
-      return ok(held)
+    try {
+      if (held && (await this.goesOn(held))) {
+        this.held.set(jobId, held)
+        return ok(held)
+      }
+      const opened = await readJob(this.db, jobId)
+      if (!opened.ok) return opened
+      hold(this.held, jobId, opened.value, MOST_HELD)
+      return opened
+    } catch (error) {
+      // Said as a refusal: another thread would not know the error for what it is.
+      if (error instanceof DamagedRecord) return { ok: false, error: error.fault }
+      throw error
     }
-    const opened = await readJob(this.db, jobId)
-    if (!opened.ok) return opened
-    hold(this.held, jobId, opened.value, MOST_HELD)
-    return opened
   }
 
   /** Reads what was written to a job since it was held. False where it is to be read anew. */
@@ -125,6 +132,7 @@ export class Bench {
     return this.worked(jobId, async (worked, { job, bicycle, hardware, visits, entries }) => {
       const { state, advice, next } = worked
       return JSON.stringify({
+        epoch: await epochOf(this.db),
         job,
         bicycle,
         hardware,
@@ -183,6 +191,6 @@ function standing(open: OpenJob): Outcome<Stand> {
 
 /** When a log ended its job, and how; neither while it is open. */
 const endedAt = (ending: Ending | undefined): Ends['at'] => ({
-  releasedAt: ending?.kind === 'release' ? ending.at : null,
-  closedAt: ending?.kind === 'close' ? ending.at : null,
+  releasedAt: ending?.kind === 'release' ? inUtc(ending.at) : null,
+  closedAt: ending?.kind === 'close' ? inUtc(ending.at) : null,
 })

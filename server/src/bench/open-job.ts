@@ -1,12 +1,12 @@
 import type { Learnt } from '@overhaul/core/dial-in/layout'
-import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { type Fault, type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
 import { learntFrom } from '@overhaul/core/workshop/open'
-import { and, asc, desc, eq, gt, isNotNull, lt, or } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNotNull, lt, or, sql } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import type { Verdict } from './judge.ts'
@@ -33,15 +33,44 @@ export interface OpenJob {
 const MOST_VISITS = 3
 const MOST_PRACTISED = 20
 
-/** A job's log after this place in it, in order. */
+/** An entry that cannot be read any more: its job cannot be worked on, every other one can. */
+export class DamagedRecord extends Error {
+  constructor(jobNumber: number | undefined, seq: number) {
+    super(
+      `Entry ${seq} of job ${jobNumber ?? 'unknown'} is damaged and cannot be read. Every other job is as it was; a backup made before that has it whole.`,
+    )
+  }
+
+  get fault(): Fault {
+    return { code: 'record-damaged', field: 'id', message: this.message }
+  }
+}
+
+/** A job's log after this place in it, in order. Throws where an entry of it is damaged. */
 export async function logOf(db: Db, jobId: string, after = 0): Promise<Entry[]> {
   const rows = await db
-    .select({ entry: entries.entry, seq: entries.seq })
+    .select({ text: sql<string>`${entries.entry}`, seq: entries.seq })
     .from(entries)
     .where(and(eq(entries.jobId, jobId), gt(entries.seq, after)))
     .orderBy(asc(entries.seq))
-  return rows.map(({ entry, seq }) => ({ ...entry, seq }))
+  const log: Entry[] = []
+  for (const { text, seq } of rows) {
+    try {
+      log.push({ ...(JSON.parse(text) as Entry), seq })
+    } catch {
+      const [job] = await db.select({ number: jobs.number }).from(jobs).where(eq(jobs.id, jobId))
+      throw new DamagedRecord(job?.number, seq)
+    }
+  }
+  return log
 }
+
+/** The log of an earlier visit; none where it is damaged, as it teaches nothing then. */
+const visitOf = (db: Db, jobId: string): Promise<Entry[]> =>
+  logOf(db, jobId).catch((error: unknown) => {
+    if (error instanceof DamagedRecord) return []
+    throw error
+  })
 
 /** The place of the last entry of a log; 0 where there is none. */
 export const lastOf = (log: readonly Entry[]): number => log.at(-1)?.seq ?? 0
@@ -70,9 +99,9 @@ export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> 
     .orderBy(desc(jobs.number))
     .limit(hardware.practiceSeed === undefined ? MOST_VISITS : MOST_PRACTISED)
   const visits: Visit[] = []
-  for (const { id } of earlier.reverse()) visits.push({ hardware, entries: await logOf(db, id) })
+  for (const { id } of earlier.reverse()) visits.push({ hardware, entries: await visitOf(db, id) })
   // An ended job stays as it was judged; earlier visits teach by the best that is known of the brake today.
-  const ended = row.job.releasedAt ?? row.job.closedAt
+  const ended = row.job.judgedAt ?? row.job.releasedAt ?? row.job.closedAt
   return ok({
     job: row.job,
     bicycle: row.bicycle,

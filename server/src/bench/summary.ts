@@ -15,6 +15,9 @@ type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'learnt' | 'stand'>
 export const workedJob = ({ hardware, entries: log, learnt, stand }: Workable): Outcome<Job> =>
   stand ? ok(workOut(stand, learnt)) : openJob(hardware, log, learnt)
 
+/** A moment as it is put in order: in one zone, written one way. */
+export const inUtc = (at: string): string => new Date(at).toISOString()
+
 /** What the rack tells of a job, and the entry up to which it is true. */
 export function summaryOf(open: Workable): JobSummary {
   const seq = open.entries.at(-1)?.seq ?? 0
@@ -28,7 +31,7 @@ export function summaryOf(open: Workable): JobSummary {
     nextSay,
     seq,
     station: stationInHand(next, job),
-    ...(written && { last: { at: written.at, by: written.by, say: describe(written, job) } }),
+    ...(written && { last: { at: inUtc(written.at), by: written.by, say: describe(written, job) } }),
   })
   switch (next.kind) {
     case 'turn':

@@ -86,14 +86,17 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
   router.post('/', async (request, response) => {
     const { id = randomUUID(), name, description = '' } = validate(NEW_BICYCLE, request.body)
     const row = { id, name, description, createdAt: new Date().toISOString() }
-    const [made] = await withCode((code) =>
-      db
-        .insert(bicycles)
-        .values({ ...row, code })
-        .onConflictDoNothing({ target: bicycles.id })
-        .returning(),
-    )
-    response.status(made ? 201 : 200).json(made ?? (await find(id)))
+    const code = await withCode(async (drawn) => {
+      await store.write([
+        db
+          .insert(bicycles)
+          .values({ ...row, code: drawn })
+          .onConflictDoNothing({ target: bicycles.id }),
+      ])
+      return drawn
+    })
+    const hung = await find(id)
+    response.status(hung.code === code ? 201 : 200).json(hung)
   })
 
   const find = async (id: string, field = 'id') => {
@@ -164,7 +167,7 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
     const row = await find(request.params.id)
     const retiredAt = retired ? (row.retiredAt ?? new Date().toISOString()) : null
     const change = { ...told, ...(retired !== undefined && { retiredAt }) }
-    await db.update(bicycles).set(change).where(eq(bicycles.id, row.id))
+    await store.write([db.update(bicycles).set(change).where(eq(bicycles.id, row.id))])
     const now = { ...row, ...change }
     const hung = await db.select({ id: brakes.id }).from(brakes).where(eq(brakes.bicycleId, row.id))
     for (const { id } of await ledger.changed(hung.map((brake) => brake.id))) streams.tell(id, 'bicycle', now)

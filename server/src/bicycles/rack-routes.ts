@@ -22,7 +22,7 @@ export function rackRoutes(store: Store, workers: Workers): Router {
         told = undefined
       })
     }
-    response.json({ changes, ...(await told.counts) })
+    response.json({ changes, epoch: store.epoch, ...(await told.counts) })
   })
 
   return router

@@ -34,8 +34,9 @@ const NEW_BRAKE = Joi.object<{ bicycleId: string; hardware: Hardware }>({
 })
 
 /** Brakes: what hangs at one end of one bicycle, with its measured dimensions and where they come from. */
-export function brakeRoutes({ db }: Store, ledger: Ledger, streams: Streams): Router {
+export function brakeRoutes(store: Store, ledger: Ledger, streams: Streams): Router {
   const router = Router()
+  const { db } = store
 
   router.get('/', async (request, response) => {
     const { bicycleId } = validate(
@@ -57,14 +58,11 @@ export function brakeRoutes({ db }: Store, ledger: Ledger, streams: Streams): Ro
     const [bicycle] = await db.select().from(bicycles).where(eq(bicycles.id, bicycleId))
     if (!bicycle) throw notFound('unknown-bicycle', 'bicycleId', `There is no bicycle “${bicycleId}” on the rack.`)
     const row = { id: randomUUID(), bicycleId, end: hardware.end, hardware, createdAt: new Date().toISOString() }
-    await db
-      .insert(brakes)
-      .values(row)
-      .catch((error) => {
-        if (!isTaken(error)) throw error
-        const message = `${bicycle.name} already has a ${hardware.end} brake.`
-        throw new HttpFault(409, { code: 'brake-exists', field: 'hardware.end', message })
-      })
+    await store.write([db.insert(brakes).values(row)]).catch((error: unknown) => {
+      if (!isTaken(error)) throw error
+      const message = `${bicycle.name} already has a ${hardware.end} brake.`
+      throw new HttpFault(409, { code: 'brake-exists', field: 'hardware.end', message })
+    })
     response.status(201).json(row)
   })
 
@@ -76,7 +74,7 @@ export function brakeRoutes({ db }: Store, ledger: Ledger, streams: Streams): Ro
       if (!row) throw notFound('unknown-brake', 'id', `There is no brake “${id}”.`)
       const hardware = orThrow(changedBy(row.hardware, changes))
       orThrow(checkHardware(hardware))
-      await db.update(brakes).set({ hardware }).where(eq(brakes.id, id))
+      await store.write([db.update(brakes).set({ hardware }).where(eq(brakes.id, id))])
       return { ...row, hardware }
     })
     for (const jobId of await ledger.hardwareChanged(id)) streams.tell(jobId, 'hardware', changed.hardware)

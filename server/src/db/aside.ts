@@ -59,3 +59,6 @@ export const copyDatabase = (path: string, to: string) => aside({ work: 'backup'
 
 /** Lays the short log of a database in use into its file, as far as nobody stands in the way. */
 export const layIn = (path: string) => aside({ work: 'layIn', path })
+
+/** Makes one whole file of a copy and its log, on a connection of its own; `epoch` marks it as another state of the data. */
+export const foldIn = (path: string, epoch?: string) => aside({ work: 'fold', path, ...(epoch && { epoch }) })

@@ -1,4 +1,14 @@
-import { existsSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import {
+  closeSync,
+  existsSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+  writeSync,
+} from 'node:fs'
 import { join } from 'node:path'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 
@@ -7,7 +17,8 @@ export const databaseIn = (directory: string): string => join(directory, 'overha
 /** How the last run ended, beside the data: what is missing afterwards was there before. */
 export const RUN_FILE = 'overhaul.run'
 
-type Ended = 'clean' | 'open'
+/** `restoring`: a restore has all it needs beside the data, and is to be finished before anything else. */
+type Ended = 'clean' | 'open' | 'restoring'
 
 export function writeRun(directory: string, ended: Ended): void {
   const path = join(directory, RUN_FILE)
@@ -19,7 +30,45 @@ export function writeRun(directory: string, ended: Ended): void {
 export function lastRun(directory: string): Ended | undefined {
   const path = join(directory, RUN_FILE)
   if (!existsSync(path)) return undefined
-  return readFileSync(path, 'utf8').trim() === 'clean' ? 'clean' : 'open'
+  const said = readFileSync(path, 'utf8').trim()
+  return said === 'clean' || said === 'restoring' ? said : 'open'
+}
+
+/** How many writes were acknowledged, beside the data: what the data itself counts less of was lost. */
+export const COUNT_FILE = 'overhaul.count'
+const DIGITS = 16
+
+/** The writes acknowledged on this data; undefined where nobody counted. */
+export function counted(directory: string): number | undefined {
+  const path = join(directory, COUNT_FILE)
+  const text = existsSync(path) ? readFileSync(path, 'utf8').trim() : ''
+  return /^\d+$/.test(text) ? Number(text) : undefined
+}
+
+/** Counts writes beside the data. It is not waited for: after a power cut it may be behind the data, never ahead of it. */
+export class Count {
+  private readonly file: number
+
+  constructor(
+    directory: string,
+    private count: number,
+  ) {
+    this.file = openSync(join(directory, COUNT_FILE), 'w')
+    this.say()
+  }
+
+  goOn(): void {
+    this.count += 1
+    this.say()
+  }
+
+  close(): void {
+    closeSync(this.file)
+  }
+
+  private say(): void {
+    writeSync(this.file, `${String(this.count).padStart(DIGITS, '0')}\n`, 0)
+  }
 }
 
 const LOCK = 'overhaul.lock'
@@ -59,6 +108,15 @@ function readLock(path: string): Holder | undefined {
 
 /** Lays down that this very process holds the data. */
 const writeLock = (path: string) => writeFileSync(path, [process.pid, beganAt(process.pid)].filter(Boolean).join(' '))
+
+/** Whether a process of this number runs. */
+export const isRunning = (pid: number): boolean => isAlive({ pid })
+
+/** Whether a living process, this one or another, holds the data. */
+export const isHeld = (directory: string): boolean => {
+  const holder = readLock(join(directory, LOCK))
+  return holder !== undefined && isAlive(holder)
+}
 
 /** The living process that holds this data, if another one does. */
 export function lockedBy(directory: string): number | undefined {
@@ -103,7 +161,7 @@ const identity = (path: string): string | undefined => {
 }
 
 /** The very file as it was last written to. */
-const version = (path: string): string | undefined => {
+export const version = (path: string): string | undefined => {
   const file = stateOf(path)
   return file && `${file.dev}:${file.ino}:${file.mtimeMs}:${file.size}`
 }

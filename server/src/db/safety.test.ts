@@ -1,5 +1,6 @@
 import {
   copyFileSync,
+  cpSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
@@ -9,11 +10,12 @@ import {
   rmSync,
   statSync,
   truncateSync,
+  utimesSync,
   writeFileSync,
 } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { basename, join } from 'node:path'
 import { createClient } from '@libsql/client'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { sql } from 'drizzle-orm'
@@ -21,7 +23,8 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { serve } from '../app/serve.ts'
 import { backsUp } from '../testing/backs-up.ts'
 import { gap, testWorkshop } from '../testing/workshop.ts'
-import { backUp, backupsIn, backupsOf, restore } from './backups.ts'
+import { backUp, backupsIn, backupsOf, sinceBackupMs } from './backups.ts'
+import { restore } from './restore.ts'
 import { databaseIn, lastRun } from './run.ts'
 import { bicycles } from './schema.ts'
 import { openStore, type Store } from './store.ts'
@@ -39,6 +42,18 @@ const opened = async (directory: string) => {
 }
 const row = (id: string) => ({ id, name: id, description: '', createdAt: '2026-03-01T09:00:00Z' })
 const hang = (store: Store, id: string) => store.write([store.db.insert(bicycles).values(row(id))])
+/** A workshop that was used and killed: its last writes stand in the log beside the file. */
+async function killed(...names: readonly string[]): Promise<string> {
+  const directory = fresh()
+  const store = await opened(directory)
+  const left = fresh()
+  // What was there before the writes is in the file, as after some hours.
+  await store.db.get(sql`PRAGMA wal_checkpoint(TRUNCATE)`)
+  for (const name of names) await hang(store, name)
+  for (const file of readdirSync(directory).filter((each) => !/shm|lock/.test(each)))
+    copyFileSync(join(directory, file), join(left, file))
+  return left
+}
 /** A workshop that was used and stopped. */
 async function used(...names: readonly string[]): Promise<string> {
   const directory = fresh()
@@ -116,11 +131,47 @@ describe('what was lost is never taken for a new beginning', () => {
     expect(existsSync(databaseIn(directory))).toBe(false)
   })
 
-  it('a log gone after a run that did not end', async () => {
+  it('a log gone after a run that did not end: how much is missing is said, and how to go on without it', async () => {
+    const directory = await killed('a', 'b')
+    rmSync(`${databaseIn(directory)}-wal`)
+    const error = await refusal(directory)
+    expect(error.code).toBe('log-missing')
+    expect(error.message).toMatch(/^The last 2 writes are not in .*--as-it-is/)
+    const store = expectOk(await openStore(directory, { asItIs: true }))
+    open.push(store)
+    expect(await store.db.select().from(bicycles)).toEqual([])
+    await hang(store, 'c')
+  })
+
+  it('a log gone that had been laid into the file is not missed', async () => {
     const directory = await used('a')
     writeFileSync(join(directory, 'overhaul.run'), 'open\n')
     rmSync(`${databaseIn(directory)}-wal`, { force: true })
-    expect((await refusal(directory)).code).toBe('log-missing')
+    expect(await (await opened(directory)).db.select().from(bicycles)).toHaveLength(1)
+  })
+
+  it('an older file in the place of the data', async () => {
+    const directory = await used('a')
+    const older = readFileSync(databaseIn(directory))
+    const store = expectOk(await openStore(directory))
+    await hang(store, 'b')
+    await store.close()
+    writeFileSync(databaseIn(directory), older)
+    expect((await refusal(directory)).message).toMatch(/^The last write is not in/)
+  })
+
+  it.each([
+    ['its header overwritten', (bytes: Buffer) => bytes.fill(0x5a, 0, 100)],
+    ['half of it', (bytes: Buffer) => bytes.subarray(0, 4096 * 2 + 100)],
+  ])('a damaged file after a clean run, %s: the newest sound backup is offered', async (_, damage) => {
+    const directory = await used('a')
+    const sound = expectOk(await backUp(directory))
+    const newest = expectOk(await backUp(directory))
+    writeFileSync(newest, 'no database '.repeat(400))
+    writeFileSync(databaseIn(directory), damage(readFileSync(databaseIn(directory))))
+    const error = await refusal(directory)
+    expect(error.code).toBe('data-damaged')
+    expect(error.message).toContain(`npm run restore -- ${sound}`)
   })
 
   it('a damaged database after a run that did not end', async () => {
@@ -136,6 +187,32 @@ describe('what was lost is never taken for a new beginning', () => {
 
   it('nothing at all is a new beginning', async () => {
     expect((await opened(fresh())).isNew).toBe(true)
+  })
+})
+
+describe('a damaged record', () => {
+  it('is named with its job, and every other job is worked on', async () => {
+    const shop = await testWorkshop()
+    const { job } = await shop.newJob()
+    const { job: other } = await shop.newJob()
+    await shop.post(`jobs/${job.id}/entries`, [gap(1), gap(2)])
+    await shop.restart(async () => {
+      const client = createClient({ url: `file:${databaseIn(shop.data)}` })
+      await client.execute({
+        sql: 'UPDATE entries SET entry = \'{"kind": "rea\' WHERE jobId = ? AND seq = 2',
+        args: [job.id],
+      })
+      client.close()
+    })
+    for (const path of ['', '/entries', '/next', '/sheet.pdf'])
+      expect(await shop.get(`jobs/${job.id}${path}`)).toMatchObject({
+        status: 409,
+        body: { error: { code: 'record-damaged', message: expect.stringContaining(`Entry 2 of job ${job.number}`) } },
+      })
+    expect((await shop.post(`jobs/${job.id}/entries`, gap(3))).status).toBe(409)
+    expect((await shop.post(`jobs/${other.id}/entries`, gap(3))).status).toBe(201)
+    expect((await shop.get('bicycles')).body).toHaveLength(2)
+    await shop.close()
   })
 })
 
@@ -186,6 +263,51 @@ describe('backups', () => {
     expect(readdirSync(backupsIn(directory)).filter((name) => name.endsWith('.part'))).toEqual([])
   })
 
+  it('of a workshop that was killed takes nothing from it, and the log’s last entries are in it', async () => {
+    const directory = await killed('a', 'b')
+    const backup = expectOk(await backUp(directory))
+    expect(await namesIn(backup)).toEqual(['a', 'b'])
+    expect(statSync(`${databaseIn(directory)}-wal`).size).toBeGreaterThan(0)
+    expect(await (await opened(directory)).db.select().from(bicycles)).toHaveLength(2)
+  })
+
+  it('with a clock in the past the one just made stays and is the newest; one of the future makes no end of them', async () => {
+    const directory = await used('a')
+    const future = expectOk(await backUp(directory, new Date(Date.UTC(2036, 0, 1))))
+    utimesSync(future, new Date(Date.UTC(2036, 0, 1)), new Date(Date.UTC(2036, 0, 1)))
+    expect(sinceBackupMs(directory)).toBe(Number.POSITIVE_INFINITY)
+    for (let more = 0; more < 14; more += 1) expectOk(await backUp(directory, new Date(Date.UTC(2026, 0, 1 + more))))
+    const past = expectOk(await backUp(directory, new Date(Date.UTC(2020, 0, 1))))
+    expect(backupsOf(directory).at(-1)).toBe(past)
+    expect(backupsOf(directory)).not.toContain(future)
+    expect(backupsOf(directory)).toHaveLength(14)
+  })
+
+  it('one made before there were numbers is older than any that has one', async () => {
+    const directory = await used('a')
+    mkdirSync(backupsIn(directory), { recursive: true })
+    copyFileSync(databaseIn(directory), join(backupsIn(directory), 'overhaul-20360101-090000.db'))
+    const made = expectOk(await backUp(directory))
+    expect(backupsOf(directory).at(-1)).toBe(made)
+  })
+
+  it('what a process that is gone was making is cleared away', async () => {
+    const directory = await used('a')
+    mkdirSync(backupsIn(directory), { recursive: true })
+    const left = join(backupsIn(directory), '999999.00000000-0000-0000-0000-000000000000.part')
+    writeFileSync(left, 'half')
+    expectOk(await backUp(directory))
+    expect(existsSync(left)).toBe(false)
+  })
+
+  it('one is made before an older file is brought up to date', async () => {
+    const directory = fresh()
+    cpSync(new URL('../testing/fixtures/first-floor', import.meta.url), directory, { recursive: true })
+    expect(backupsOf(directory)).toEqual([])
+    await opened(directory)
+    expect(backupsOf(directory)).toHaveLength(1)
+  })
+
   it('two of one second are two', async () => {
     const directory = await used('a')
     const now = new Date()
@@ -234,6 +356,56 @@ describe('restoring', () => {
     expect(await namesIn(databaseIn(directory))).toEqual(['a'])
     expect(await namesIn(replaced as string)).toEqual(['a', 'b'])
     expect((await opened(directory)).isNew).toBe(false)
+  })
+
+  it('what it replaced can itself be restored, with what stood in its log alone', async () => {
+    const directory = await killed('a', 'b')
+    const backup = expectOk(await backUp(await used('x')))
+    const { replaced } = expectOk(await restore(directory, backup))
+    expect(await namesIn(databaseIn(directory))).toEqual(['x'])
+    expect(readdirSync(backupsIn(directory))).toEqual([basename(replaced as string)])
+    expectOk(await restore(directory, replaced))
+    expect(await namesIn(databaseIn(directory))).toEqual(['a', 'b'])
+  })
+
+  it('killed at any moment, the data is what it was or what was restored', async () => {
+    const directory = await killed('a')
+    const part = `${databaseIn(directory)}.part`
+    const backup = readFileSync(databaseIn(await used('x')))
+    // Before it was marked, nothing has happened.
+    writeFileSync(part, backup)
+    const before = await opened(directory)
+    expect(await before.db.select({ name: bicycles.name }).from(bicycles)).toEqual([{ name: 'a' }])
+    expect(existsSync(part)).toBe(false)
+    await open.pop()?.close()
+    // Marked, it is finished by whoever comes next: nothing moved yet, the log gone, the file in its place.
+    for (const done of [0, 1, 2]) {
+      const cut = await killed('a')
+      writeFileSync(join(cut, 'overhaul.run'), 'restoring\n')
+      writeFileSync(`${databaseIn(cut)}.part`, backup)
+      if (done > 0) rmSync(`${databaseIn(cut)}-wal`)
+      if (done > 1) renameSync(`${databaseIn(cut)}.part`, databaseIn(cut))
+      const store = await opened(cut)
+      expect(await store.db.select({ name: bicycles.name }).from(bicycles)).toEqual([{ name: 'x' }])
+    }
+  })
+
+  it('is another epoch of the data: what was read before is not taken for what is there now', async () => {
+    const shop = await backsUp()
+    const { job } = await shop.newJob()
+    await shop.post(`jobs/${job.id}/entries`, gap(1, { basedOn: 0 }))
+    const { epoch } = (await shop.get(`jobs/${job.id}`)).body
+    await shop.restart(async () => undefined)
+    expect((await shop.get(`jobs/${job.id}`)).body.epoch).toBe(epoch)
+    await shop.backThen(async () => undefined)
+    // As many entries as the screen saw, and yet another log.
+    const written = await shop.post(`jobs/${job.id}/entries?epoch=${epoch}`, gap(2, { basedOn: 1 }))
+    expect(written).toMatchObject({ status: 409, body: { error: { code: 'log-behind', field: 'epoch' } } })
+    expect(await shop.get(`jobs/${job.id}/entries?after=1&epoch=${epoch}`)).toMatchObject({ status: 409 })
+    const now = (await shop.get('rack')).body.epoch
+    expect(now).not.toBe(epoch)
+    expect((await shop.post(`jobs/${job.id}/entries?epoch=${now}`, gap(2, { basedOn: 1 }))).status).toBe(201)
+    await shop.close()
   })
 
   it('opens the way again after the data was lost', async () => {
@@ -336,7 +508,7 @@ describe('a machine in trouble', () => {
 
   it('kept within a size, it is full at that size', async () => {
     const data = await used('a')
-    const store = expectOk(await openStore(data, 0.001))
+    const store = expectOk(await openStore(data, { mostMb: 0.001 }))
     open.push(store)
     const failed = await hang(store, 'b'.repeat(100_000)).catch((error: unknown) => error)
     expect(troubleOf(failed)?.code).toBe('disk-full')

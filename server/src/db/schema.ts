@@ -65,6 +65,8 @@ export const jobs = sqliteTable(
     releasedAt: text(),
     /** Ended without a release: not to be ridden. */
     closedAt: text(),
+    /** When it ended by this machine’s own clock: what was known of the brake then is what it was judged by. */
+    judgedAt: text(),
     summary: text({ mode: 'json' }).$type<JobSummary>().notNull(),
   },
   (table) => [
@@ -179,8 +181,12 @@ export const tags = sqliteTable(
   ],
 )
 
-/** Counts every change of what the rack shows: what was read at one count is still so while it stands. One row. */
+/** Counts every change of what the rack shows: what was read at one count is still so while it stands. And what tells one state of the data from another. One row. */
 export const changes = sqliteTable('changes', {
   id: integer().primaryKey(),
   rack: integer().notNull(),
+  /** Acknowledged writes, counted beside the data too: what is missing of them was lost. */
+  written: integer().notNull().default(0),
+  /** Of the log: a restore renews it, so that nothing read before is taken for what is there now. */
+  epoch: text().notNull().default(''),
 })

@@ -77,7 +77,7 @@ describe('the workshop’s data', () => {
   it('refuses a file that is no database, and leaves it alone', async () => {
     const directory = fresh()
     writeFileSync(join(directory, 'overhaul.db'), 'not a database, whatever its name '.repeat(50))
-    expect(await openStore(directory)).toMatchObject({ ok: false, error: { code: 'data-not-readable' } })
+    expect(await openStore(directory)).toMatchObject({ ok: false, error: { code: 'data-damaged' } })
     expect(existsSync(join(directory, 'overhaul.lock'))).toBe(false)
   })
 })

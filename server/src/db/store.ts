@@ -1,16 +1,17 @@
-import { randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { type Client, createClient } from '@libsql/client'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { sql } from 'drizzle-orm'
 import type { BatchItem } from 'drizzle-orm/batch'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { beginCheck, type Check, checkDatabase, layIn } from './aside.ts'
-import { backupsOf, offerBackup } from './backups.ts'
+import { backUp, backupsOf, offerBackup, offerSound } from './backups.ts'
 import { giveCodes } from './codes.ts'
-import { databaseIn, lastRun, lock, watchFiles, watchLock, writeRun } from './run.ts'
+import { finishRestore } from './restore.ts'
+import { Count, counted, databaseIn, lastRun, lock, watchFiles, watchLock, writeRun } from './run.ts'
 import * as schema from './schema.ts'
 import { DataTrouble } from './trouble.ts'
 
@@ -21,14 +22,16 @@ export type Statement = BatchItem<'sqlite'> & PromiseLike<unknown>
 export interface Store {
   readonly db: Db
   readonly schemaVersion: number
-  /** Told apart from every other time it was opened: a count of changes means something else on restored data. */
-  readonly opened: string
+  /** Told apart from every other state of the data: on a restored one a count of changes, or of entries, means something else. */
+  readonly epoch: string
   /** True when this start made the file. */
   readonly isNew: boolean
   /** Several statements, all or nothing. */
   readonly write: (statements: readonly Statement[]) => Promise<void>
   /** Why nothing is written any more: the files are gone, replaced or damaged. */
   readonly trouble: () => string | undefined
+  /** Whether it is damage that stops the writing. */
+  readonly isDamaged: () => boolean
   readonly close: () => Promise<void>
 }
 
@@ -76,12 +79,20 @@ function makeDirectory(directory: string): Outcome<() => void> {
   }
 }
 
-async function newerThanProgram(client: Client): Promise<boolean> {
+/** Whether the data was written by a newer program, an older one, or this; `none` where nobody wrote yet. */
+async function writtenBy(client: Client): Promise<'newer' | 'older' | 'this' | 'none'> {
   const table = await client.execute("SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'")
-  if (table.rows.length === 0) return false
-  const last = await client.execute('SELECT max(created_at) AS at FROM __drizzle_migrations')
+  if (table.rows.length === 0) return 'none'
+  const { rows } = await client.execute('SELECT max(created_at) AS at FROM __drizzle_migrations')
+  const last = Number(rows[0]?.at ?? 0)
   const newest = journal().entries.at(-1)?.when ?? 0
-  return Number(last.rows[0]?.at ?? 0) > newest
+  return last > newest ? 'newer' : last < newest ? 'older' : 'this'
+}
+
+/** What tells this state of the data from another. */
+async function marksOf(db: Db): Promise<{ readonly written: number; readonly epoch: string }> {
+  const [row] = await db.select({ written: schema.changes.written, epoch: schema.changes.epoch }).from(schema.changes)
+  return row ?? { written: 0, epoch: '' }
 }
 
 /** Signs of an earlier run beside the database itself. */
@@ -94,28 +105,37 @@ export const isUntouched = (directory: string): boolean => !existsSync(databaseI
 /** What stands against opening this file as the workshop's data: nothing that was lost is taken for a new beginning. */
 async function standsAgainst(directory: string, path: string): Promise<Outcome<never> | undefined> {
   const size = existsSync(path) ? statSync(path).size : undefined
-  const how = `${offerBackup(directory)} To begin anew, move ${directory} away.`
   if (size === undefined || size === 0) {
     return ranBefore(directory)
       ? refuse(
           'data-missing',
           'OVERHAUL_DATA',
-          `${path} ${size === 0 ? 'is empty' : 'is gone'}, though Overhaul ran here before. ${how}`,
+          `${path} ${size === 0 ? 'is empty' : 'is gone'}, though Overhaul ran here before. ${offerBackup(directory)} To begin anew, move ${directory} away.`,
         )
       : undefined
   }
   if (lastRun(directory) !== 'open') return undefined
-  if (!existsSync(`${path}-wal`)) {
-    return refuse(
-      'log-missing',
-      'OVERHAUL_DATA',
-      `The last run did not end cleanly, and ${path}-wal with its last entries is gone. Bring it back, or go on without them: ${offerBackup(directory)}`,
-    )
-  }
   const wrong = await checkDatabase(path)
-  return wrong.length === 0
-    ? undefined
-    : refuse('data-damaged', 'OVERHAUL_DATA', `${path} is damaged: ${wrong.join('; ')}. ${how}`)
+  return wrong.length === 0 ? undefined : isDamaged(directory, wrong.join('; '))
+}
+
+const isDamaged = async (directory: string, why: string): Promise<Outcome<never>> =>
+  refuse(
+    'data-damaged',
+    'OVERHAUL_DATA',
+    `${databaseIn(directory)} is damaged: ${why}. ${await offerSound(directory)} To begin anew, move ${directory} away.`,
+  )
+
+/** What was acknowledged and is not in the data, as when its log was lost after a sudden end. */
+async function lostOf(directory: string, written: number): Promise<Outcome<never> | undefined> {
+  const lost = (counted(directory) ?? 0) - written
+  if (lost <= 0) return undefined
+  const path = databaseIn(directory)
+  return refuse(
+    'log-missing',
+    'OVERHAUL_DATA',
+    `The last ${lost === 1 ? 'write is' : `${lost} writes are`} not in ${path}: its log, ${path}-wal, is gone, or an older file stands in its place. Bring it back. Or go on as it is, without them: “npm start -- --as-it-is”. ${await offerSound(directory)}`,
+  )
 }
 
 /** After so many writes the short log is laid into the file, aside: an entry would have to wait for it. */
@@ -124,14 +144,22 @@ const LAY_IN_AFTER = 250
 /** After this much rest everything stands in the one file. */
 const REST_MS = 20_000
 
+export interface Opening {
+  /** It grows to this at most, in MB; absent where only the disk limits it. */
+  readonly mostMb?: number
+  /** Goes on without writes that were acknowledged and lost. */
+  readonly asItIs?: boolean
+}
+
 /**
- * Opens the workshop's data, bringing an older file up to date; it grows to `mostMb` at most, if given. Refuses a directory
- * it cannot write, a newer file, and one that lost something.
+ * Opens the workshop's data, bringing an older file up to date, of which a backup is made first. Refuses a directory it cannot
+ * write, a newer file, and one that lost something.
  */
-export async function openStore(directory: string, mostMb?: number): Promise<Outcome<Store>> {
+export async function openStore(directory: string, { mostMb, asItIs }: Opening = {}): Promise<Outcome<Store>> {
   const prepare = prepareWith(mostMb)
   const locked = makeDirectory(directory)
   if (!locked.ok) return locked
+  finishRestore(directory)
   const path = databaseIn(directory)
   const against = await standsAgainst(directory, path)
   if (against) {
@@ -148,7 +176,8 @@ export async function openStore(directory: string, mostMb?: number): Promise<Out
   }
   try {
     await prepare(client)
-    if (await newerThanProgram(client)) {
+    const by = await writtenBy(client)
+    if (by === 'newer') {
       return giveUp(
         refuse(
           'newer-database',
@@ -157,16 +186,27 @@ export async function openStore(directory: string, mostMb?: number): Promise<Out
         ),
       )
     }
+    if (by === 'older') {
+      const backup = await backUp(directory)
+      if (!backup.ok) return giveUp(backup)
+    }
     const db = drizzle(client, { schema })
     await migrate(db, { migrationsFolder: MIGRATIONS })
     await prepare(client)
+    const { written, epoch } = await marksOf(db)
+    const lost = asItIs ? undefined : await lostOf(directory, written)
+    if (lost) return giveUp(lost)
     await giveCodes(db)
     writeRun(directory, 'open')
-    return ok(new OpenStore(client, prepare, db, directory, isNew, unchecked, locked.value))
+    const count = new Count(directory, written)
+    return ok(new OpenStore(client, prepare, db, directory, epoch, count, isNew, unchecked, locked.value))
   } catch (error) {
-    return giveUp(
-      refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${(error as Error).message}`),
-    )
+    client.close()
+    const why = await isDamaged(directory, (error as Error).message)
+    locked.value()
+    return /^SQLITE_(NOTADB|CORRUPT|IOERR_SHORT_READ)/.test(String((error as { code?: string }).code))
+      ? why
+      : refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${(error as Error).message}`)
   }
 }
 
@@ -183,11 +223,11 @@ export async function reader(directory: string): Promise<Db> {
 
 class OpenStore implements Store {
   readonly schemaVersion = journal().entries.length
-  readonly opened = randomUUID().slice(0, 8)
   private moved: () => string | undefined
   private readonly holds: () => boolean
   private resting: NodeJS.Timeout | undefined
   private fault: string | undefined
+  private damaged = false
   private notLaidIn = 0
   private layingIn: Promise<unknown> = Promise.resolve()
   private readonly check: Check | undefined
@@ -197,6 +237,8 @@ class OpenStore implements Store {
     private readonly prepare: Prepare,
     readonly db: Db,
     private readonly directory: string,
+    readonly epoch: string,
+    private readonly count: Count,
     readonly isNew: boolean,
     unchecked: boolean,
     private readonly unlock: () => void,
@@ -207,14 +249,19 @@ class OpenStore implements Store {
     // After a clean stop nobody waits for the check; what it finds stops the writing.
     if (!unchecked) return
     this.check = beginCheck(databaseIn(directory))
-    this.check.found.then((wrong) => this.found(wrong))
+    this.check.found.then((wrong) => this.found(wrong)).catch((error) => console.error(error))
   }
 
-  private found(wrong: readonly string[]): void {
+  private async found(wrong: readonly string[]): Promise<void> {
     if (wrong.length === 0) return
-    this.fault = `The workshop's data is damaged (${wrong.join('; ')}). Stop Overhaul. ${offerBackup(this.directory)}`
+    this.damaged = true
+    const say = `The workshop's data is damaged (${wrong.join('; ')}). Stop Overhaul.`
+    this.fault = say
+    this.fault = `${say} ${await offerSound(this.directory)}`
     console.error(this.fault)
   }
+
+  readonly isDamaged = () => this.damaged
 
   /** Why nothing more may be acknowledged, if something is wrong with the files. */
   trouble(): string | undefined {
@@ -232,11 +279,14 @@ class OpenStore implements Store {
 
   readonly write = async (statements: readonly Statement[]): Promise<void> => {
     // A connection opened anew makes its log anew.
-    if (await writeAll(this.client, this.prepare, this.db, statements))
+    if (statements.length === 0) return
+    const counting = this.db.update(schema.changes).set({ written: sql`${schema.changes.written} + 1` })
+    if (await writeAll(this.client, this.prepare, this.db, [...statements, counting]))
       this.moved = watchFiles(databaseIn(this.directory))
     // Nothing is acknowledged that could not be read again.
     const trouble = this.trouble()
     if (trouble) throw new DataTrouble(trouble)
+    this.count.goOn()
     this.notLaidIn += 1
     if (this.notLaidIn >= LAY_IN_AFTER) {
       this.notLaidIn = 0
@@ -265,6 +315,7 @@ class OpenStore implements Store {
       () => false,
     )
     this.client.close()
+    this.count.close()
     if (whole) writeRun(this.directory, 'clean')
     this.unlock()
   }
@@ -284,8 +335,7 @@ async function writeAll(
   [first, ...rest]: readonly Statement[],
 ): Promise<boolean> {
   if (!first) return false
-  // One is whole by itself, and quicker.
-  const write = () => (rest.length === 0 ? first : db.batch([first, ...rest]))
+  const write = () => db.batch([first, ...rest])
   try {
     await write()
     return false

@@ -126,6 +126,44 @@ describe('the drawer as a file', () => {
   const HEADER = 'code,kind,name,count,thicknessMm,radiusMm,holeMm'
   const FILE = `${HEADER}\nCW-8,concave-washer,"Washer, hollow 8",6,2.5,8,6.2\nCW-9,concave-washer,Washer,six,2.5,9,6.2\nSN-13,sleeve-nut,Nut,1,,,\n`
 
+  it('holds the rules of text for a file too: no marks that turn it round, none that nobody sees', async () => {
+    for (const [name, code] of [
+      ['Washer \u202egnp.exe', 'T-1'],
+      ['Washer\u0000', 'T-2'],
+      ['\u001b[2J', 'T-3'],
+      ['Washer', 'T\u20664'],
+    ])
+      expect((await csv(`${HEADER}\n${code},concave-washer,${name},6,2.5,8,6.2\n`)).body.bad).toMatchObject([
+        { line: 2, code: 'unreadable' },
+      ])
+  })
+
+  it('a large one is written without anybody waiting for it, and says how far it is', async () => {
+    const rows = Array.from({ length: 3000 }, (_, at) => `L-${at},concave-washer,Washer ${at},${at % 7},2.5,8,6.2`)
+    let longest = 0
+    let furthest = 0
+    let written = false
+    const writing = csv([HEADER, ...rows].join('\n')).finally(() => {
+      written = true
+    })
+    while (!written) {
+      const asked = performance.now()
+      await shop.get('health')
+      longest = Math.max(longest, performance.now() - asked)
+      furthest = Math.max(furthest, (await shop.get('drawer/progress')).body.done)
+    }
+    expect((await writing).body.added).toHaveLength(3000)
+    expect(furthest).toBeGreaterThan(0)
+    expect(await countOf('L-2999')).toBe(2999 % 7)
+    // It took 4.3 s once: by far more than a machine with other work to do makes of some tens of milliseconds.
+    expect(longest).toBeLessThan(2000)
+    const changed = await csv(
+      `${HEADER}\nL-0,concave-washer,Washer,9,2.5,8,6.2\nL-1,concave-washer,Washer 1,1,2.5,8,6.2\n`,
+    )
+    expect(changed.body).toMatchObject({ added: [], changed: ['L-0'], unchanged: ['L-1'] })
+    expect(await countOf('L-0')).toBe(9)
+  })
+
   it('tries a file first: says what it would do and which rows are bad, and writes nothing', async () => {
     const { body } = await csv(FILE, '?dryRun=true')
     expect(body).toMatchObject({ dryRun: true, added: ['CW-8'] })

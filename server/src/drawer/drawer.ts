@@ -4,7 +4,7 @@ import type { CountedPart } from '@overhaul/core/drawer/rows'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import { jobs, moves, parts } from '../db/schema.ts'
-import { type Db, isTaken, type Statement, type Store } from '../db/store.ts'
+import { type Db, isTaken, type Store } from '../db/store.ts'
 
 export type MoveRow = typeof moves.$inferSelect
 
@@ -22,7 +22,23 @@ export interface HeldPart {
   readonly count: number
 }
 
+/** A row of a file, and what it makes of its part. */
+interface Restocked {
+  readonly becomes: 'added' | 'changed' | 'unchanged'
+  readonly row: typeof parts.$inferInsert
+  readonly delta: number
+}
+
 const STOCK_TAKE = 'stock count'
+/** Rows of a file written together: a hand at a bench waits some milliseconds for them. */
+const ROWS_AT_ONCE = 200
+/** Every column of a part as a row brings it. */
+const REPLACED = Object.fromEntries(
+  (['code', 'kind', 'name', 'dimensions', 'material', 'minimum', 'price'] as const).map((column) => [
+    column,
+    sql.raw(`excluded.${column}`),
+  ]),
+)
 
 /** What a job holds of the drawer: taken less returned, by part. */
 export async function heldBy(db: Db, jobId: string): Promise<readonly HeldPart[]> {
@@ -124,7 +140,7 @@ export class Drawer {
       const checked = checkPart({ ...shape, ...change })
       if (!checked.ok) return checked
       try {
-        await this.store.db.update(parts).set(checked.value).where(eq(parts.id, id))
+        await this.store.write([this.store.db.update(parts).set(checked.value).where(eq(parts.id, id))])
       } catch (error) {
         if (!isTaken(error)) throw error
         return refuse('code-taken', 'code', `The code “${checked.value.code}” belongs to another part.`)
@@ -161,7 +177,7 @@ export class Drawer {
       }
       const at = new Date().toISOString()
       const rows = fresh.map(({ jobId = null, why = '', ...each }) => ({ ...each, jobId, why, at }))
-      if (rows.length > 0) await db.insert(moves).values(rows)
+      if (rows.length > 0) await this.store.write([db.insert(moves).values(rows)])
       return ok({
         accepted: fresh.map((each) => each.id),
         known: wanted.filter((each) => known.has(each.id)).map((each) => each.id),
@@ -186,29 +202,55 @@ export class Drawer {
     return ok(true)
   }
 
-  /** Brings parts and counts to what a file says. Parts it does not name stay as they are. */
+  /** How many rows of a file are written, of how many; none of none while no file is. */
+  progress: { readonly done: number; readonly of: number } = { done: 0, of: 0 }
+
+  /**
+   * Brings parts and counts to what a file says. Parts it does not name stay as they are. It is written a few hundred rows at a
+   * time, so that nobody at a bench waits; cut short, the same file goes on where it stopped, as what is there is not changed again.
+   */
   restock(rows: readonly CountedPart[], by: string, dryRun: boolean): Promise<Restocking> {
     return this.inTurn(async () => {
-      const { db } = this.store
       const byCode = new Map((await this.parts()).map((part) => [part.code, part]))
-      const report = { added: [] as string[], changed: [] as string[], unchanged: [] as string[] }
-      const writes = rows.flatMap(({ part, count }): readonly Statement[] => {
-        const now = byCode.get(part.code)
-        const row = { ...part, id: now?.id ?? randomUUID() }
-        const delta = count - (now?.count ?? 0)
-        const counted = delta === 0 ? [] : [db.insert(moves).values(this.stockTake(row.id, delta, by))]
-        if (!now) {
-          report.added.push(part.code)
-          return [db.insert(parts).values(row), ...counted]
+      const read = rows.map((row) => this.restocked(row, byCode.get(row.part.code)))
+      const codes = (wanted: Restocked['becomes']) =>
+        read.filter(({ becomes }) => becomes === wanted).map(({ row }) => row.code)
+      const report = { added: codes('added'), changed: codes('changed'), unchanged: codes('unchanged') }
+      if (dryRun) return report
+      const changing = read.filter(({ becomes }) => becomes !== 'unchanged')
+      try {
+        for (let done = 0; done < changing.length; done += ROWS_AT_ONCE) {
+          this.progress = { done, of: changing.length }
+          await this.writeRows(changing.slice(done, done + ROWS_AT_ONCE), by)
+          await new Promise((resolve) => setImmediate(resolve))
         }
-        const { id, count: _, ...shape } = now
-        const same = JSON.stringify(sorted(shape)) === JSON.stringify(sorted(part))
-        report[same && delta === 0 ? 'unchanged' : 'changed'].push(part.code)
-        return [...(same ? [] : [db.update(parts).set(part).where(eq(parts.id, id))]), ...counted]
-      })
-      if (!dryRun) await this.store.write(writes)
+      } finally {
+        this.progress = { done: 0, of: 0 }
+      }
       return report
     })
+  }
+
+  /** What becomes of one row’s part. */
+  private restocked({ part, count }: CountedPart, now: Part | undefined): Restocked {
+    const delta = count - (now?.count ?? 0)
+    const row = { ...part, id: now?.id ?? randomUUID() }
+    if (!now) return { becomes: 'added', row, delta }
+    const { id: _, count: __, ...shape } = now
+    const isSame = delta === 0 && JSON.stringify(sorted(shape)) === JSON.stringify(sorted(part))
+    return { becomes: isSame ? 'unchanged' : 'changed', row, delta }
+  }
+
+  private async writeRows(rows: readonly Restocked[], by: string): Promise<void> {
+    const { db } = this.store
+    const counted = rows.filter(({ delta }) => delta !== 0)
+    const shapes = db.insert(parts).values(rows.map(({ row }) => row))
+    await this.store.write([
+      shapes.onConflictDoUpdate({ target: parts.id, set: REPLACED }),
+      ...(counted.length > 0
+        ? [db.insert(moves).values(counted.map(({ row, delta }) => this.stockTake(row.id, delta, by)))]
+        : []),
+    ])
   }
 
   private stockTake(partId: string, delta: number, by: string) {

@@ -1,17 +1,17 @@
 import { PART_KINDS } from '@overhaul/core/drawer/kinds'
 import type { Move, PartShape } from '@overhaul/core/drawer/part'
-import { DRAWER_COLUMNS, type Row, readRows, rowOf } from '@overhaul/core/drawer/rows'
+import { DRAWER_COLUMNS, rowOf } from '@overhaul/core/drawer/rows'
 import express, { type Request, Router } from 'express'
 import Joi from 'joi'
 import Papa from 'papaparse'
-import { HttpFault, orThrow } from '../app/fault.ts'
+import { orThrow } from '../app/fault.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import type { Workers } from '../workers/workers.ts'
 import type { Drawer } from './drawer.ts'
+import { FORMULA } from './file.ts'
 
 const MOST_FILE = '2mb'
-const MOST_ROWS = 10_000
 const BY = NAME(40)
 
 const SHAPE = {
@@ -54,34 +54,6 @@ const FILE_QUERY = Joi.object<{ dryRun: 'true' | 'false'; by: string }>({
 })
 const MOVES_QUERY = Joi.object<{ jobId?: string }>({ jobId: Joi.string() })
 
-/** What a table program would take for a formula: led by a quote in the file, and without it here. */
-const FORMULA = /^'*[=+\-@\t\r]/
-const LED = /^'(?='*[=+\-@\t\r])/
-
-const badFile = (field: string, message: string) => new HttpFault(400, { code: 'bad-file', field, message })
-
-/** A CSV text as rows by column. Refuses a file without the columns every part has, and columns nobody knows. */
-function rowsOf(text: unknown): readonly Row[] {
-  if (typeof text !== 'string' || text.trim() === '')
-    throw badFile('body', 'The file is empty. Accepted: CSV with a header line, sent as text/csv.')
-  const { data, meta, errors } = Papa.parse<Row>(text, {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transform: (cell) => cell.replace(LED, ''),
-  })
-  const columns = meta.fields ?? []
-  const missing = ['code', 'kind', 'name'].filter((each) => !columns.includes(each))
-  if (missing.length > 0)
-    throw badFile('header', `The header lacks ${missing.join(', ')}. Accepted: ${DRAWER_COLUMNS.join(', ')}.`)
-  const unknown = columns.filter((each) => !DRAWER_COLUMNS.includes(each))
-  if (unknown.length > 0)
-    throw badFile('header', `The header has “${unknown.join('”, “')}”. Accepted: ${DRAWER_COLUMNS.join(', ')}.`)
-  const quotes = errors.find((each) => each.type === 'Quotes')
-  if (quotes) throw badFile('body', `Line ${(quotes.row ?? 0) + 2}: a quotation mark is not closed.`)
-  if (data.length > MOST_ROWS) throw badFile('body', `${data.length} rows. Accepted: at most ${MOST_ROWS}.`)
-  return data
-}
-
 /** Small parts: what there is, what is taken and returned, and the whole drawer as a CSV file. */
 export function drawerRoutes(drawer: Drawer, workers: Workers): Router {
   const router = Router()
@@ -115,9 +87,14 @@ export function drawerRoutes(drawer: Drawer, workers: Workers): Router {
 
   router.post('/drawer.csv', express.text({ type: 'text/csv', limit: MOST_FILE }), async (request, response) => {
     const { dryRun, by } = validate(FILE_QUERY, request.query, 'query')
-    const { parts, bad } = readRows(rowsOf(request.body))
+    const { parts, bad } = orThrow(await workers.look('drawerFile', request.body))
     const tried = dryRun === 'true'
     response.json({ dryRun: tried, ...(await drawer.restock(parts, by, tried)), bad })
+  })
+
+  /** How far a file is written that is being written now. */
+  router.get('/progress', (_request, response) => {
+    response.json(drawer.progress)
   })
 
   router.patch('/:id', async (request: Request<{ id: string }>, response) => {

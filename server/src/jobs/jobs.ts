@@ -95,14 +95,18 @@ export function jobRoutes(
     return `Not to be ridden since job ${number}: ${(summary.unfit ?? []).join('; ')}.`
   }
 
+  /** The job that has this id already, on this brake; refuses one on another. */
+  async function withId(id: string, brakeId: string) {
+    const [known] = await db.select().from(jobs).where(eq(jobs.id, id))
+    if (!known || known.brakeId === brakeId) return known
+    const message = `Job ${known.number} has this id, on another brake.`
+    throw new HttpFault(409, { code: 'taken', field: 'id', message })
+  }
+
   router.post('/', async (request, response) => {
     const { id = randomUUID(), brakeId, complaint = '' } = validate(NEW_JOB, request.body)
-    const [known] = await db.select().from(jobs).where(eq(jobs.id, id))
-    if (known) {
-      if (known.brakeId === brakeId) return void response.json(known)
-      const message = `Job ${known.number} has this id, on another brake.`
-      throw new HttpFault(409, { code: 'taken', field: 'id', message })
-    }
+    const known = await withId(id, brakeId)
+    if (known) return void response.json(known)
     const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
     if (!brake)
       throw notFound('unknown-brake', 'brakeId', `There is no brake “${brakeId}”: a job needs a brake to work on.`)
@@ -118,15 +122,22 @@ export function jobRoutes(
       openedAt: new Date().toISOString(),
       summary: await workers.ask('opening', brake.hardware),
     })
-    const [row] = await insert.returning().catch(async (error) => {
+    try {
+      await store.write([insert])
+    } catch (error) {
+      if (!isTaken(error)) throw error
+      // Asked for twice at once, it is opened once.
+      const opened = await withId(id, brakeId)
+      if (opened) return void response.json(opened)
       const [open] = await db
         .select()
         .from(jobs)
         .where(and(eq(jobs.brakeId, brakeId), isNull(jobs.releasedAt), isNull(jobs.closedAt)))
-      if (!isTaken(error) || !open) throw error
+      if (!open) throw error
       const message = `Job ${open.number} is still open on this brake.`
       throw new HttpFault(409, { code: 'job-open', field: 'brakeId', message })
-    })
+    }
+    const [row] = await db.select().from(jobs).where(eq(jobs.id, id))
     response.status(201).json(row)
   })
 
@@ -143,6 +154,14 @@ export function jobRoutes(
     return row
   }
 
+  /** Refuses what was read or written on another state of the log than is there now, restored from a backup since. */
+  const sameEpoch = (epoch: unknown) => {
+    if (epoch === undefined || epoch === store.epoch) return
+    const message =
+      'The workshop’s data was restored from a backup since this screen read it. Look at the log as it is now: what was written here waits.'
+    throw new HttpFault(409, { code: 'log-behind', field: 'epoch', message })
+  }
+
   router.get('/:id', async (request: JobRequest, response: Response) => {
     response.type('json').send(orThrow(await workers.ask('record', request.params.id)))
   })
@@ -152,11 +171,13 @@ export function jobRoutes(
   })
 
   router.get('/:id/entries', async (request: JobRequest, response: Response) => {
+    sameEpoch(request.query.epoch)
     response.json(await logAfter(request.params.id, seqOf(request.query.after)))
   })
 
   router.post('/:id/entries', async (request: JobRequest, response: Response) => {
     const body = validate(ENTRIES, request.body)
+    sameEpoch(request.query.epoch)
     const { id } = request.params
     const appended = orThrow(await ledger.append(id, Array.isArray(body) ? body : [body as Entry]))
     streams.publish(id, appended.entries)
@@ -168,7 +189,16 @@ export function jobRoutes(
   router.get('/:id/stream', async (request: JobRequest, response: Response) => {
     const after = seqOf(request.headers['last-event-id'] ?? request.query.after)
     const { id, lastSeq } = await find(request.params.id)
-    await streams.open(id, response, after, (seen) => logOf(db, id, seen), lastSeq)
+    const { epoch = store.epoch } = request.query
+    const isBehind = epoch !== store.epoch || after > lastSeq
+    await streams.open(
+      id,
+      response,
+      isBehind ? lastSeq : after,
+      (seen) => logOf(db, id, seen),
+      isBehind,
+      response.locals.device,
+    )
   })
 
   const sendPdf = (response: Response, name: string, pdf: Uint8Array) => {

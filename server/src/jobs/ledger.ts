@@ -95,7 +95,13 @@ export class Ledger {
           `Job ${newest} was opened on this brake since: go on there, this one stays ended.`,
         )
       }
-      statements.push(db.update(jobs).set(at).where(eq(jobs.id, jobId)))
+      const judgedAt = isEnded(at) ? new Date().toISOString() : null
+      statements.push(
+        db
+          .update(jobs)
+          .set({ ...at, judgedAt })
+          .where(eq(jobs.id, jobId)),
+      )
     }
     try {
       const { brakeId, taught } = ending ?? {}

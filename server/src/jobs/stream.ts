@@ -8,6 +8,8 @@ const MOST_WAITING_BYTES = 512 * 1024
 /** A screen open on a job. */
 interface Listener {
   readonly response: Response
+  /** The screen that was let in; undefined for the workshop’s own. */
+  readonly device: string | undefined
   /** It is being told what it has missed: what comes meanwhile is in the log, and is read from there. */
   catchingUp: boolean
   missing: boolean
@@ -18,15 +20,16 @@ export class Streams {
   private readonly listeners = new Map<string, Set<Listener>>()
 
   /**
-   * Sends what the screen has missed since `after`, then everything new until it goes away. A screen that saw more than the
-   * log has, which was restored since, is told to read the job anew.
+   * Sends what the screen has missed since `after`, then everything new until it goes away. A screen that saw another log than
+   * there is, which was restored since, is told to read the job anew.
    */
   async open(
     jobId: string,
     response: Response,
     after: number,
     read: (after: number) => Promise<readonly Entry[]>,
-    lastSeq: number,
+    isBehind: boolean,
+    device?: string,
   ): Promise<void> {
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
@@ -35,8 +38,8 @@ export class Streams {
       'X-Accel-Buffering': 'no',
     })
     response.write('retry: 1000\n\n')
-    if (after > lastSeq) response.write('event: behind\ndata: 1\n\n')
-    const listener: Listener = { response, catchingUp: true, missing: true }
+    if (isBehind) response.write('event: behind\ndata: 1\n\n')
+    const listener: Listener = { response, device, catchingUp: true, missing: true }
     const listening = this.listeners.get(jobId) ?? new Set()
     this.listeners.set(jobId, listening.add(listener))
     const heartbeat = setInterval(() => send(response, 'event: beat\ndata: 1\n\n'), HEARTBEAT_MS)
@@ -65,6 +68,12 @@ export class Streams {
   tell(jobId: string, name: string, data: unknown): void {
     for (const { response } of this.listeners.get(jobId) ?? [])
       send(response, `event: ${name}\ndata: ${JSON.stringify(data)}\n\n`)
+  }
+
+  /** Ends what screens hear that were shown out. */
+  hangUp(isOut: (device: string | undefined) => boolean): void {
+    for (const listening of this.listeners.values())
+      for (const { response, device } of listening) if (isOut(device)) response.end()
   }
 
   close(): void {

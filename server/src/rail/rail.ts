@@ -1,6 +1,9 @@
+import type { RowsRead } from '@overhaul/core/drawer/rows'
+import type { Outcome } from '@overhaul/core/outcome/outcome'
 import { isStale, type JobAt } from '../bench/summary.ts'
 import type { Db } from '../db/store.ts'
 import { partsOf } from '../drawer/drawer.ts'
+import { readFile } from '../drawer/file.ts'
 import { countRack, countWanted, type Hung, type RackCounts, type RackWish, rackPage } from './bicycles.ts'
 import { countJobs, type JobWish, jobsPage, openJobs } from './jobs.ts'
 
@@ -53,6 +56,11 @@ export class Rail {
       page.map(({ job }) => job),
       page,
     )
+  }
+
+  /** A file for the drawer, read row by row. */
+  async drawerFile(text: unknown): Promise<Outcome<RowsRead>> {
+    return readFile(text)
   }
 
   countJobs(wish: JobWish): Promise<number> {

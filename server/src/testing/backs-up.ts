@@ -1,5 +1,6 @@
 import { expectOk } from '@overhaul/core/outcome/outcome'
-import { backUp, restore } from '../db/backups.ts'
+import { backUp } from '../db/backups.ts'
+import { restore } from '../db/restore.ts'
 import { testWorkshop } from './workshop.ts'
 
 /** A workshop that can be taken back to before something was done. */

@@ -20,7 +20,7 @@ const HERE = import.meta.url
 function worker(built: string, source: string, data: object, idleTimeout = Number.POSITIVE_INFINITY): Piscina {
   const isSource = HERE.endsWith('.ts')
   const at = (path: string) => new URL(path, HERE)
-  return new Piscina({
+  const pool = new Piscina({
     filename: fileURLToPath(at(isSource ? '../../workers/from-source.mjs' : built)),
     workerData: isSource ? { ...data, source: at(source).href } : data,
     minThreads: idleTimeout === Number.POSITIVE_INFINITY ? 1 : 0,
@@ -28,6 +28,8 @@ function worker(built: string, source: string, data: object, idleTimeout = Numbe
     idleTimeout,
     resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
   })
+  // What was asked is refused by itself; unheard, an error of the pool would end the process, as where there are no more files to open.
+  return pool.on('error', (error) => console.error(error))
 }
 
 type Answer<T, M extends keyof T> = T[M] extends (...args: never[]) => infer R ? R : never

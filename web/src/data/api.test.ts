@@ -59,7 +59,7 @@ describe('asking the server', () => {
       calls.push(init)
       return Response.json({})
     })
-    await api.entriesAfter('job', 3)
+    await api.entriesAfter('job', 3, 'e')
     await api.append('job', [])
     expect(calls[0]).not.toHaveProperty('body')
     expect(JSON.parse(String(calls[1]?.body))).toEqual([])

@@ -127,6 +127,8 @@ export interface RackWish {
 export interface RackCounts {
   /** The same while nothing changed. */
   readonly changes: number
+  /** Of the workshop’s data: another after a restore. */
+  readonly epoch: string
   readonly parts: Readonly<Record<RackPart, number>>
   readonly families: readonly Counted[]
   readonly stations: readonly Counted[]
@@ -210,6 +212,8 @@ export interface FileReport {
 }
 
 export interface JobRecord {
+  /** Of the workshop’s data: another after a restore. */
+  readonly epoch: string
   readonly job: JobRow
   readonly bicycle: {
     readonly id: string
@@ -251,15 +255,21 @@ export const api = {
   rackPage: (wish: RackWish, after?: string) =>
     listPage<RackBicycle>(`bicycles?${queryOf({ ...wish, limit: A_PAGE, after })}`),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
-  entriesAfter: (id: string, seq: number) => call<readonly Entry[]>('GET', `jobs/${id}/entries?after=${seq}`),
-  append: (id: string, entries: readonly Entry[]) =>
-    call<{ accepted: readonly string[]; known: readonly string[] }>('POST', `jobs/${id}/entries`, entries),
+  entriesAfter: (id: string, seq: number, epoch: string) =>
+    call<readonly Entry[]>('GET', `jobs/${id}/entries?${queryOf({ after: seq, epoch })}`),
+  append: (id: string, entries: readonly Entry[], epoch?: string) =>
+    call<{ accepted: readonly string[]; known: readonly string[] }>(
+      'POST',
+      `jobs/${id}/entries?${queryOf({ epoch })}`,
+      entries,
+    ),
   tag: (code: string) => call<TagRecord>('GET', `tags/${encodeURIComponent(code)}`),
   bicycle: (id: string) => call<BicycleRecord>('GET', `bicycles/${id}`),
   drawer: () => call<readonly Part[]>('GET', 'drawer'),
   newPart: (part: PartShape & { count: number; by: string }) => call<Part>('POST', 'drawer', part),
   changePart: (id: string, change: Partial<PartShape>) => call<Part>('PATCH', `drawer/${id}`, change),
   moves: (jobId?: string) => call<readonly PartMove[]>('GET', `drawer/moves${jobId ? `?jobId=${jobId}` : ''}`),
+  drawerProgress: () => call<{ done: number; of: number }>('GET', 'drawer/progress'),
   drawerFile: (text: string, by: string, dryRun: boolean) =>
     call<FileReport>('POST', `drawer/drawer.csv?dryRun=${dryRun}&by=${encodeURIComponent(by)}`, text, 'text/csv'),
 }

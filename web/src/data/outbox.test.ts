@@ -60,7 +60,7 @@ describe('the outbox', () => {
   it('sends a job’s entries together, in order, then refreshes the job and forgets them', async () => {
     const { put, refreshed } = await screen()
     await put('job-1', [note('a'), note('b')])
-    expect(sent).toEqual([{ url: '/api/jobs/job-1/entries', ids: ['a', 'b'] }])
+    expect(sent).toEqual([{ url: '/api/jobs/job-1/entries?', ids: ['a', 'b'] }])
     expect(refreshed).toEqual(['job-1'])
     expect(await stored()).toEqual([])
   })
@@ -75,7 +75,7 @@ describe('the outbox', () => {
     answer = accept
     sent = []
     const second = await screen()
-    expect(sent).toEqual([{ url: '/api/jobs/job-1/entries', ids: ['a', 'b'] }])
+    expect(sent).toEqual([{ url: '/api/jobs/job-1/entries?', ids: ['a', 'b'] }])
     expect(second.refreshed).toEqual(['job-1'])
     expect(await stored()).toEqual([])
   })
@@ -158,8 +158,8 @@ describe('the outbox', () => {
     sent = []
     await screen()
     expect(sent).toEqual([
-      { url: '/api/jobs/job-1/entries', ids: ['a'] },
-      { url: '/api/jobs/job-2/entries', ids: ['b'] },
+      { url: '/api/jobs/job-1/entries?', ids: ['a'] },
+      { url: '/api/jobs/job-2/entries?', ids: ['b'] },
     ])
   })
 })

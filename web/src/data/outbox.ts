@@ -7,9 +7,25 @@ import { Queue, type Queued } from './queue.ts'
 export interface Waiting extends Queued {
   readonly jobId: string
   readonly entry: Entry
+  /** Of the data that this screen had read when it was written. */
+  readonly epoch?: string
 }
 
 const MOST_AT_ONCE = 100
+/** Well below what the server takes at once: a note of two thousand letters may be many times as many bytes. */
+const MOST_BYTES = 100_000
+
+const bytesOf = (entry: Entry) => new TextEncoder().encode(JSON.stringify(entry)).length
+
+/** The first of these that go together in one request; one at least. */
+function withinBytes(waiting: readonly Waiting[]): readonly Waiting[] {
+  let bytes = 0
+  const tooFar = waiting.findIndex(({ entry }, index) => {
+    bytes += bytesOf(entry)
+    return index > 0 && (bytes > MOST_BYTES || index >= MOST_AT_ONCE)
+  })
+  return tooFar < 0 ? waiting : waiting.slice(0, tooFar)
+}
 
 /** What was written after a turn that was refused was measured on a brake nobody knows: it waits for the hand to decide. */
 export const isHeldBack = (each: Waiting, all: readonly Waiting[]): boolean =>
@@ -25,12 +41,13 @@ const outbox = new Queue<Waiting>({
   next(waiting) {
     const ready = waiting.filter((each) => !each.refused && !isHeldBack(each, waiting))
     const [first] = ready
-    return first ? ready.filter(({ jobId }) => jobId === first.jobId).slice(0, MOST_AT_ONCE) : []
+    return first ? withinBytes(ready.filter(({ jobId, epoch }) => jobId === first.jobId && epoch === first.epoch)) : []
   },
   send: (batch) =>
     api.append(
       (batch[0] as Waiting).jobId,
       batch.map(({ entry }) => entry),
+      batch[0]?.epoch,
     ),
   onRefused({ jobId }, { code }) {
     if (code === 'log-behind') readAnew(jobId).catch((error) => console.error(error))
@@ -53,11 +70,11 @@ export function startOutbox(
 }
 
 /** Keeps entries for sending. */
-export const put = (jobId: string, entries: readonly Entry[]): Promise<void> =>
+export const put = (jobId: string, entries: readonly Entry[], epoch?: string): Promise<void> =>
   outbox.put(
     entries.map(
       (entry) =>
-        (order): Waiting => ({ order, jobId, entry }),
+        (order): Waiting => ({ order, jobId, entry, ...(epoch && { epoch }) }),
     ),
   )
 
@@ -76,9 +93,9 @@ export function drop(id: string, withHeldBack = false): Promise<void> {
 export const isBehind = ({ refused }: Waiting): boolean => refused?.code === 'log-behind'
 
 /** Writes what a job's log, gone back to a backup, did not take, on that log as it now is. */
-export function writeAgain(jobId: string, basedOn: number): Promise<void> {
+export function writeAgain(jobId: string, basedOn: number, epoch: string): Promise<void> {
   const behind = outbox.snapshot().waiting.filter((each) => each.jobId === jobId && isBehind(each))
-  return outbox.renew(behind, ({ refused: _, entry, ...each }) => ({ ...each, entry: { ...entry, basedOn } }))
+  return outbox.renew(behind, ({ refused: _, entry, ...each }) => ({ ...each, epoch, entry: { ...entry, basedOn } }))
 }
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.snapshot)

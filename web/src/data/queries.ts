@@ -56,7 +56,8 @@ const rackList = (wish: RackWish) =>
 
 /** The bicycles wanted, page by page; read again when something on the rack changed. What was shown stays until its successor is there. */
 export function useRackList(wish: RackWish) {
-  const changes = useRackCounts().data?.changes
+  const { data: counts } = useRackCounts()
+  const changes = counts && `${counts.epoch} ${counts.changes}`
   const list = useInfiniteQuery({ ...rackList(wish), placeholderData: keepPreviousData })
   const seen = useRef(changes)
   useEffect(() => {
@@ -162,12 +163,22 @@ export const refreshAll = () => queryClient.invalidateQueries()
 /** Fetches what a job's record still lacks. */
 export async function catchUp(jobId: string): Promise<void> {
   const record = queryClient.getQueryData<JobRecord>(jobKey(jobId))
-  if (record) heard(jobId, await api.entriesAfter(jobId, lastWithoutGap(record.entries)))
+  if (record) {
+    try {
+      heard(jobId, await api.entriesAfter(jobId, lastWithoutGap(record.entries), record.epoch))
+    } catch (error) {
+      if (!(error instanceof ApiFault) || error.fault.code !== 'log-behind') throw error
+      await readAnew(jobId)
+    }
+  }
   await refreshRack()
 }
 
-export const knownLast = (jobId: string): number =>
-  lastWithoutGap(queryClient.getQueryData<JobRecord>(jobKey(jobId))?.entries ?? [])
+/** What this screen knows of a job’s log: its last entry, and the epoch of the data it was read in. */
+export function knownOf(jobId: string): { readonly after: number; readonly epoch: string } {
+  const record = queryClient.getQueryData<JobRecord>(jobKey(jobId))
+  return { after: lastWithoutGap(record?.entries ?? []), epoch: record?.epoch ?? '' }
+}
 
 /** What stands in the rooms that list things, so that they can be walked through while the server is away. */
 export const fetchRooms = () =>

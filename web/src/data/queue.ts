@@ -138,6 +138,8 @@ export class Queue<T extends Queued> {
       await this.kind.send(batch)
     } catch (error) {
       if (!(error instanceof ApiFault)) throw error
+      if (error.fault.code === 'too-large' && batch.length > 1)
+        return this.sendBatch(batch.slice(0, Math.ceil(batch.length / 2)))
       const about = this.kind.refusedIn(batch, error.fault)
       const refused: T = { ...about, refused: error.fault }
       this.tell({ waiting: this.now.waiting.map((each) => (each === about ? refused : each)) })

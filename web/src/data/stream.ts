@@ -1,7 +1,7 @@
 import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
 import type { JobRecord } from './api.ts'
-import { catchUp, heard, knownLast, readAnew, remeasured, renamed } from './queries.ts'
+import { catchUp, heard, knownOf, readAnew, remeasured, renamed } from './queries.ts'
 
 const SILENCE_MS = 30_000
 const AGAIN_MS = 1500
@@ -25,7 +25,8 @@ export function useJobStream(jobId: string, ready: boolean): void {
     const start = () => {
       stop()
       if (document.hidden) return
-      source = new EventSource(`/api/jobs/${jobId}/stream?after=${knownLast(jobId)}`)
+      const { after, epoch } = knownOf(jobId)
+      source = new EventSource(`/api/jobs/${jobId}/stream?after=${after}&epoch=${epoch}`)
       source.addEventListener('entry', (event) => {
         heard(jobId, [JSON.parse((event as MessageEvent<string>).data) as Entry])
         again(SILENCE_MS)

@@ -81,7 +81,7 @@ export function useJob(jobId: string): JobState {
     const made = make(bodies)
     const refused = opener.firstRefusal(record.hardware, entries, made, learnt)
     if (refused) return refused.error
-    put(jobId, made).catch((error) => console.error(error))
+    put(jobId, made, record.epoch).catch((error) => console.error(error))
     return undefined
   }
   return { status: 'open', open: { record, job, waiting, write, check } }

@@ -1,5 +1,5 @@
 import { DRAWER_COLUMNS } from '@overhaul/core/drawer/rows'
-import { useMutation } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
@@ -42,6 +42,7 @@ export function DrawerFile({ onClose }: { onClose: () => void }) {
       />
       {read.error && <Complaint>{sayFailed(read.error)}</Complaint>}
       {report && <Report report={report} />}
+      {read.isPending && read.variables.dryRun === false && <Progress />}
       <div style={{ display: 'flex', gap: 10 }}>
         {report?.dryRun && text !== undefined && report.added.length + report.changed.length > 0 && (
           <Press go isDisabled={read.isPending} onPress={() => read.mutate({ file: text, dryRun: false })}>
@@ -54,6 +55,12 @@ export function DrawerFile({ onClose }: { onClose: () => void }) {
       </div>
     </Panel>
   )
+}
+
+/** How far the file is written. */
+function Progress() {
+  const { data } = useQuery({ queryKey: ['drawer', 'progress'], queryFn: api.drawerProgress, refetchInterval: 300 })
+  return <p role="status">{data && data.of > 0 ? `Writing: ${data.done} of ${data.of} rows are in.` : 'Writing …'}</p>
 }
 
 function Report({ report }: { report: FileReport }) {

@@ -258,7 +258,7 @@ export function Stand({ open }: { open: OpenJob }) {
           onWords={() => setHelp('words')}
         />
         <LogLine>
-          <Log job={job} length={length} waiting={waiting} onPick={ask} />
+          <Log job={job} length={length} waiting={waiting} epoch={record.epoch} onPick={ask} />
           <Suspense fallback={null}>
             <WrittenBy wrote={wrote} />
           </Suspense>

@@ -87,12 +87,14 @@ interface Props {
   readonly job: Job
   readonly length: LengthUnit
   readonly waiting: readonly Waiting[]
+  /** Of the data as it is now. */
+  readonly epoch: string
   /** An entry was touched: it is asked what happened to it. */
   readonly onPick: (id: string) => void
 }
 
 /** The log, newest first, on one line. An entry touched is opened in the list. */
-export function Log({ job, length, waiting, onPick }: Props) {
+export function Log({ job, length, waiting, epoch, onPick }: Props) {
   const find = (id: string): Entry | undefined => job.state.line.find(({ entry }) => entry.id === id)?.entry
   const naming = { kit: job.kit, model: job.model, length, find }
   const unsent = new Set(waiting.map(({ entry }) => entry.id))
@@ -108,7 +110,7 @@ export function Log({ job, length, waiting, onPick }: Props) {
           <span>Measured after it, and waiting: {held.map(({ entry }) => describe(entry, naming)).join(' · ')}.</span>
         )}
         {isBehind(first) && (
-          <Press onPress={() => writeAgain(first.jobId, job.state.lastSeq)}>Write it on this log</Press>
+          <Press onPress={() => writeAgain(first.jobId, job.state.lastSeq, epoch)}>Write it on this log</Press>
         )}
         {held.length > 0 && (
           <Press onPress={() => drop(first.entry.id, true)}>Drop it and what was measured after it</Press>

@@ -1,6 +1,6 @@
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
+import { readText } from '../../quantity/text.ts'
 import type { EntryBody } from '../../stand/entries.ts'
-import { readText } from '../../stand/told.ts'
 import { findingsOf } from '../findings.ts'
 import type { Act } from '../next.ts'
 import type { Stand } from '../stand.ts'

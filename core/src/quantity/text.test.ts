@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readText, readTime } from './told.ts'
+import { readText, readTime } from './text.ts'
 
 const NAME = { field: 'name', what: 'The name', most: 10 } as const
 
