@@ -22,6 +22,8 @@ it('in short: killed while it is written to, and its disk full for a while, noth
     damaged: 0,
     wrong: 0,
     kills: 2,
+    backups: 2,
+    hasFigure: true,
   })
   expect(counts.full).toBeGreaterThan(0)
   expect(counts.heard).toBeGreaterThan(20)

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { checkDatabase } from '@overhaul/server/db/aside'
+import { backUp } from '@overhaul/server/db/backups'
 import { databaseIn } from '@overhaul/server/db/run'
 
 /**
@@ -36,6 +37,8 @@ const counts = {
   away: 0,
   full: 0,
   kills: 0,
+  backups: 0,
+  figures: 0,
   fuzz: 0,
   failed500: 0,
   lost: 0,
@@ -88,7 +91,7 @@ async function call(
 /** The first answers wait for a server that has only just started, on a machine that may be busy. */
 const STARTING_MS = 40_000
 
-async function newJob(index: number): Promise<string> {
+async function newJob(index: number): Promise<{ readonly id: string; readonly brakeId: string }> {
   const made = async (path: string, body: unknown) => {
     const answer = await call('POST', path, body, STARTING_MS)
     if (!answer) throw new Error(`no answer to ${path}`)
@@ -96,7 +99,7 @@ async function newJob(index: number): Promise<string> {
   }
   const bicycleId = await made('bicycles', { name: `Soak ${index}` })
   const brakeId = await made('brakes', { bicycleId, hardware: { family: 'linear-pull', end: 'rear', dimensions: {} } })
-  return made('jobs', { brakeId })
+  return { id: await made('jobs', { brakeId }), brakeId }
 }
 
 const MOST_ENTRIES = 400
@@ -120,6 +123,33 @@ async function write(jobId: string, acknowledged: Set<string>): Promise<void> {
     }
     await pause(5)
   }
+}
+
+/** Measures a brake again and again beside the writing: the last figure acknowledged, or one sent since, is the one that stands. */
+async function measure(brakeId: string): Promise<{ readonly acknowledged: number; readonly sent: number }> {
+  let acknowledged = 0
+  let sent = 0
+  while (Date.now() < until) {
+    sent += 1
+    const change = { dimension: 'leverReachMm', value: 50 + (sent % 40), provenance: 'measured', instrument: 'rule' }
+    const since = new Date(Date.UTC(2026, 0, 1) + sent * 60_000).toISOString()
+    const answer = await call('PATCH', `brakes/${brakeId}`, { changes: [{ ...change, since, by: '3' }] })
+    if (answer?.status === 200) {
+      acknowledged = sent
+      counts.figures += 1
+    }
+    await pause(100)
+  }
+  return { acknowledged, sent }
+}
+
+type Figures = Readonly<Record<string, { readonly since?: string }>>
+
+/** The figure that stands, by the moment it was sent with. */
+async function standing(brakeId: string): Promise<number> {
+  const hung = ((await call('GET', 'brakes'))?.body ?? []) as { id: string; hardware: { dimensions: Figures } }[]
+  const { since = '' } = hung.find(({ id }) => id === brakeId)?.hardware.dimensions.leverReachMm ?? {}
+  return (Date.parse(since) - Date.UTC(2026, 0, 1)) / 60_000
 }
 
 async function read(jobs: readonly string[]): Promise<void> {
@@ -175,6 +205,8 @@ async function killed(full = false): Promise<void> {
   server.kill('SIGKILL')
   await gone
   counts.kills += 1
+  // Made of what a kill left: it takes nothing from it, and the workshop starts again.
+  if ((await backUp(data)).ok) counts.backups += 1
   server = await ready(full)
 }
 
@@ -197,11 +229,14 @@ async function kill(): Promise<void> {
   }
 }
 
-const jobs = await Promise.all(Array.from({ length: writers }, (_, index) => newJob(index)))
+const opened = await Promise.all(Array.from({ length: writers }, (_, index) => newJob(index)))
+const jobs = opened.map(({ id }) => id)
 const written = jobs.map(() => new Set<string>())
 const heard = jobs.map((): number[] => [])
 until = Date.now() + seconds * 1000
-await Promise.all([
+const measured = opened[0]?.brakeId ?? ''
+const [figures] = await Promise.all([
+  measure(measured),
   ...jobs.map((job, index) => write(job, written[index] as Set<string>)),
   ...jobs.map((job, index) => listen(job, heard[index] as number[])),
   read(jobs),
@@ -209,6 +244,8 @@ await Promise.all([
   kill(),
 ])
 
+const figure = await standing(measured)
+const hasFigure = figure >= figures.acknowledged && figure <= figures.sent
 for (const [index, job] of jobs.entries()) {
   const log = ((await call('GET', `jobs/${job}/entries`))?.body ?? []) as { id: string; seq: number }[]
   const ids = new Set(log.map(({ id }) => id))
@@ -228,6 +265,7 @@ server.kill('SIGTERM')
 await Promise.race([ended, pause(3000)])
 const damaged = (await checkDatabase(databaseIn(data))).length
 rmSync(data, { recursive: true, force: true })
-const wrong = counts.lost + counts.doubled + counts.gaps + counts.misheard + counts.failed500 + damaged
-console.log(JSON.stringify({ seconds, writers, ...counts, damaged, wrong }))
+const wrong =
+  (hasFigure ? 0 : 1) + counts.lost + counts.doubled + counts.gaps + counts.misheard + counts.failed500 + damaged
+console.log(JSON.stringify({ seconds, writers, ...counts, hasFigure, damaged, wrong }))
 process.exit(wrong > 0 ? 1 : 0)

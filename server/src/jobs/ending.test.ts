@@ -66,6 +66,32 @@ describe('a job closed unreleased', () => {
   })
 })
 
+describe('a slow clock', () => {
+  it('an entry dated a day back does not change what a restart shows', async () => {
+    const { job, brake } = await workshop.newJob()
+    const change = { dimension: 'rimWidthMm', value: 24, provenance: 'measured', instrument: 'caliper', by: '3' }
+    const now = new Date().toISOString()
+    await workshop.call('PATCH', `brakes/${brake.id}`, { changes: [{ ...change, since: now }] })
+    const yesterday = new Date(Date.now() - 86_400_000).toISOString()
+    await workshop.post(`jobs/${job.id}/entries`, [thin(), close('rim worn', { at: yesterday })])
+    const shown = async () => (await workshop.get(`jobs/${job.id}`)).body.hardware.dimensions.rimWidthMm?.value
+    expect(await shown()).toBe(24)
+    await workshop.restart()
+    expect(await shown()).toBe(24)
+  })
+})
+
+describe('a job asked for three times at once', () => {
+  it('is opened once, and the same for all', async () => {
+    const { job } = await workshop.newJob()
+    await workshop.post(`jobs/${job.id}/entries`, [thin(), close()])
+    const id = randomUUID()
+    const asked = await Promise.all([1, 2, 3].map(() => workshop.post('jobs', { id, brakeId: job.brakeId })))
+    expect(asked.map(({ status }) => status).sort()).toEqual([200, 200, 201])
+    expect(new Set(asked.map(({ body }) => body.number)).size).toBe(1)
+  })
+})
+
 describe('a rack that reads while somebody writes', () => {
   it('works out a summary that is older than its log before it shows it', async () => {
     const { bicycle, job } = await workshop.newJob()

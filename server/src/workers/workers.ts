@@ -9,6 +9,9 @@ import type { Askable, Asked, Data } from './answering.ts'
 /** After so long without anything to print, the type is put away. */
 const PRESS_REST_MS = 30_000
 
+/** After so long without anybody looking along it, what the rail holds is let go. */
+const RAIL_REST_MS = 45_000
+
 /** What a worker has just made and soon lets go of, at most: by itself it would take as much as all it keeps. */
 const YOUNG_MB = 12
 
@@ -50,7 +53,7 @@ export class Workers {
   constructor(directory: string) {
     const data: Data = { directory }
     this.bench = worker('./bench.js', '../bench/work.ts', data)
-    this.rail = worker('./rail.js', '../rail/work.ts', data)
+    this.rail = worker('./rail.js', '../rail/work.ts', data, RAIL_REST_MS)
     this.press = worker('./press.js', '../print/press.ts', {}, PRESS_REST_MS)
   }
 
