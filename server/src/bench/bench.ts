@@ -14,10 +14,11 @@ import { endsOf } from '../db/ends.ts'
 import { epochOf } from '../db/rack.ts'
 import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
+import { DamagedRecord } from '../db/trouble.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
 import { judge, type Verdict } from './judge.ts'
-import { DamagedRecord, lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
+import { lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
 import { inUtc, isEnded, summaryOf, workedJob } from './summary.ts'
 
 /** What is to be written, and what is there already. */
@@ -36,7 +37,7 @@ export interface Ends {
 }
 
 /** So many jobs are held open; the longest untouched is let go. */
-const MOST_HELD = 64
+const MOST_HELD = 32
 
 /**
  * Everything that is worked out of a job, apart from whoever answers the network: it reads the workshop's data and writes

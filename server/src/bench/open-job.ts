@@ -1,5 +1,5 @@
 import type { Learnt } from '@overhaul/core/dial-in/layout'
-import { type Fault, type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
@@ -9,6 +9,7 @@ import { learntFrom } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or, sql } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
+import { DamagedRecord } from '../db/trouble.ts'
 import type { Verdict } from './judge.ts'
 
 /** A job held open while it is worked on: its hardware, its log, and what earlier visits left. */
@@ -32,19 +33,6 @@ export interface OpenJob {
 /** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */
 const MOST_VISITS = 3
 const MOST_PRACTISED = 20
-
-/** An entry that cannot be read any more: its job cannot be worked on, every other one can. */
-export class DamagedRecord extends Error {
-  constructor(jobNumber: number | undefined, seq: number) {
-    super(
-      `Entry ${seq} of job ${jobNumber ?? 'unknown'} is damaged and cannot be read. Every other job is as it was; a backup made before that has it whole.`,
-    )
-  }
-
-  get fault(): Fault {
-    return { code: 'record-damaged', field: 'id', message: this.message }
-  }
-}
 
 /** A job's log after this place in it, in order. Throws where an entry of it is damaged. */
 export async function logOf(db: Db, jobId: string, after = 0): Promise<Entry[]> {

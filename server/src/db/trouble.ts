@@ -1,5 +1,20 @@
+import type { Fault } from '@overhaul/core/outcome/outcome'
+
 /** The files of the workshop are gone, replaced or damaged: nothing more is written. */
 export class DataTrouble extends Error {}
+
+/** An entry that cannot be read any more: its job cannot be worked on, every other one can. */
+export class DamagedRecord extends Error {
+  constructor(jobNumber: number | undefined, seq: number) {
+    super(
+      `Entry ${seq} of job ${jobNumber ?? 'unknown'} is damaged and cannot be read. Every other job is as it was; a backup made before that has it whole.`,
+    )
+  }
+
+  get fault(): Fault {
+    return { code: 'record-damaged', field: 'id', message: this.message }
+  }
+}
 
 export interface Trouble {
   readonly code: 'data-gone' | 'data-busy' | 'disk-full'

@@ -9,6 +9,9 @@ import type { Askable, Asked, Data } from './answering.ts'
 /** After so long without anything to print, the type is put away. */
 const PRESS_REST_MS = 30_000
 
+/** After so long without a question the bench lets go of the jobs it holds: the next one waits some tenths of a second. */
+const BENCH_REST_MS = 600_000
+
 /** After so long without anybody looking along it, what the rail holds is let go. */
 const RAIL_REST_MS = 45_000
 
@@ -52,7 +55,7 @@ export class Workers {
 
   constructor(directory: string) {
     const data: Data = { directory }
-    this.bench = worker('./bench.js', '../bench/work.ts', data)
+    this.bench = worker('./bench.js', '../bench/work.ts', data, BENCH_REST_MS)
     this.rail = worker('./rail.js', '../rail/work.ts', data, RAIL_REST_MS)
     this.press = worker('./press.js', '../print/press.ts', {}, PRESS_REST_MS)
   }
