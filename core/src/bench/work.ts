@@ -12,6 +12,21 @@ export const workSeen = (works: readonly WorkSpec[]): SeenSpec => ({
   options: works.map(({ id, title }) => ({ id, title })),
 })
 
+/** Words of a complaint that speak for a work, where a brake has it. From memory; the hand chooses. */
+const SPEAKS: readonly (readonly [work: string, words: RegExp])[] = [
+  ['dead', /\b(dead|no brake|does nothing|nothing happens|snapped|unhooked)\b/i],
+  ['rub', /\b(rub\w*|scrap\w*)\b.*\b(since|sudden\w*|today|yesterday|this morning|after)\b/i],
+  ['rub', /\b(since|sudden\w*|today|yesterday|this morning|after)\b.*\b(rub\w*|scrap\w*)\b/i],
+  ['new-pads', /\bnew pads?\b/i],
+  ['new-rotor', /\b(new|larger|bigger|bent) rotor\b/i],
+  ['squeal', /\b(squeal\w*|squeak\w*)\b/i],
+  ['service', /\bservice\b/i],
+]
+
+/** What a complaint sounds like; undefined where it sounds like the whole sheet. */
+export const proposedWork = (complaint: string, works: readonly WorkSpec[]): string | undefined =>
+  SPEAKS.find(([work, words]) => works.some(({ id }) => id === work) && words.test(complaint))?.[0]
+
 /** What a job can be for at any brake; fitting it is another thing at each. */
 export const worksWith = (fitting: string): readonly WorkSpec[] => [
   { id: 'adjust', title: 'adjusting', says: 'The whole sheet; the brake stays on its frame.' },

@@ -47,6 +47,17 @@ describe('the tape', () => {
     expect(line.entries).toMatchObject([entry])
   })
 
+  it('numbers with no word before them are what is asked for, in order', () => {
+    const asked = ['gapLeft', 'gapRight', 'biteTravel']
+    const bare = (text: string) => readTape(text, { ...MM, asked })
+    expect(bare('1.0 1.9 22').entries).toEqual(read('gl 1.0 gr 1.9 bite 22').entries)
+    expect(bare('1,0 1.9 mm').entries).toEqual(read('gl 1.0 gr 1.9').entries)
+    expect(bare('1.0 bite 22').entries).toEqual(read('gl 1.0 bite 22').entries)
+    expect(bare('bite 22 1.0').error).toBeDefined()
+    expect(bare('1 2 22 5').error?.code).toBe('unknown-word')
+    expect(read('1.0').error?.code).toBe('unknown-word')
+  })
+
   it('takes units and fractions, in either workshop', () => {
     expect(read('gl 1/16in').entries).toMatchObject([{ value: 1.5875, unit: 'mm' }])
     expect(readTape('gl 1/16', IN).entries).toMatchObject([{ value: 1.5875 }])

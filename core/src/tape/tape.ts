@@ -18,11 +18,13 @@ export interface TapeLine {
 
 export interface TapeContext extends Written {
   readonly length: LengthUnit
+  /** Readings asked for now, in order: numbers with no word before them are these. */
+  readonly asked?: readonly string[]
 }
 
 /**
  * Reads a line of bench shorthand: `gl 1.4  gr 1.9  bite 22`, `ls +1/2`, `wheel ok`, `note …`.
- * Titles written out (`gap left 1.4`), `gl=1.4` and `gl1.4` say the same. Entries before the first fault are returned
+ * Titles written out (`gap left 1.4`), `gl=1.4` and `gl1.4` say the same, and bare numbers are what is asked for, in order. Entries before the first fault are returned
  * with it, so that the echo shows what was understood.
  */
 export function readTape(text: string, context: TapeContext): TapeLine {
@@ -32,9 +34,21 @@ export function readTape(text: string, context: TapeContext): TapeLine {
   const tokens = tokensOf(text, known)
   const entries: EntryBody[] = []
   const asides: string[] = []
+  const bare = (context.asked ?? []).flatMap((id) => context.kit.reading(id) ?? [])
   let at = 0
   while (at < tokens.length) {
     const word = (tokens[at] as string).toLowerCase()
+    const asked = BARE.test(word) ? bare.shift() : undefined
+    if (asked) {
+      const end = unitsEnd(tokens, at + 1)
+      const read = readWord(asked.shorthand, tokens.slice(at, end), context)
+      if (!read.ok) return { entries, asides, error: read.error }
+      entries.push(read.value)
+      at = end
+      continue
+    }
+    // Behind a word, a number is that word’s.
+    bare.length = 0
     if (!words.has(word)) {
       const message = `“${tokens[at]}” is not on the tape’s list. ${perhaps(word, known)}`
       return { entries, asides, error: { code: 'unknown-word', field: 'tape', message } }
@@ -51,6 +65,16 @@ export function readTape(text: string, context: TapeContext): TapeLine {
     at = end
   }
   return { entries, asides }
+}
+
+/** A number that stands alone, as a gauge types it. */
+const BARE = /^[\d½¼¾⅛⅜⅝⅞⅓⅔][\d.,/½¼¾⅛⅜⅝⅞⅓⅔]*$/
+
+/** Where the units behind an amount end. */
+function unitsEnd(tokens: readonly string[], from: number): number {
+  let end = from
+  while (end < tokens.length && UNIT_WORDS.has((tokens[end] as string).toLowerCase())) end += 1
+  return end
 }
 
 /** What may have been meant by a word nobody knows: near in sense first, then a slip of the finger. */

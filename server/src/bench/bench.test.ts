@@ -31,7 +31,7 @@ async function newJob(): Promise<string> {
   const hardware = { family: 'linear-pull', end: 'rear', dimensions: {} } as const
   await store.db.insert(bicycles).values({ id: bicycleId, name: `Hire ${made}`, createdAt: at })
   await store.db.insert(brakes).values({ id: brakeId, bicycleId, end: 'rear', hardware, createdAt: at })
-  const summary = await bench.opening(hardware)
+  const summary = await bench.opening(hardware, [])
   await store.db.insert(jobs).values({ id, number: made, brakeId, openedAt: at, summary })
   return id
 }

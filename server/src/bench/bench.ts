@@ -162,9 +162,9 @@ export class Bench {
     return open.ok ? ok(summaryOf(open.value)) : open
   }
 
-  /** What the rack tells of a job that has no entry yet. */
-  async opening(hardware: Hardware): Promise<JobSummary> {
-    return summaryOf({ hardware, entries: [], learnt: {} })
+  /** What the rack tells of a job as it is opened. */
+  async opening(hardware: Hardware, entries: readonly Entry[]): Promise<JobSummary> {
+    return summaryOf({ hardware, entries: [...entries], learnt: {} })
   }
 
   /** A job as the press is handed it. */

@@ -1,15 +1,17 @@
 import { randomUUID } from 'node:crypto'
+import { WORK } from '@overhaul/core/bench/work'
 import type { Entry } from '@overhaul/core/stand/entries'
+import { FAMILIES } from '@overhaul/core/workshop/families'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
-import { ID, REMARK } from '../app/told.ts'
+import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
 import { logOf } from '../bench/open-job.ts'
 import { LAST_SEQ } from '../bench/summary.ts'
-import { brakes, jobs } from '../db/schema.ts'
+import { brakes, entries, jobs } from '../db/schema.ts'
 import { isTaken, type Store } from '../db/store.ts'
 import type { JobWish } from '../rail/jobs.ts'
 import { tagAddress } from '../tags/address.ts'
@@ -18,10 +20,13 @@ import { ENTRIES } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
 
-const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string }>({
+const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string; work?: string; by: string }>({
   id: ID,
   brakeId: Joi.string().required(),
   complaint: REMARK(1000),
+  /** What the job is for: it is written as the first entry. */
+  work: Joi.string(),
+  by: NAME(40).default('rack'),
 })
 type JobQuery = { readonly limit?: number; readonly after?: string } & Partial<JobWish>
 const JOB_QUERY = Joi.object<JobQuery>({
@@ -54,6 +59,16 @@ const seqOf = (text: unknown): number => {
 }
 
 type JobRequest = Request<{ id: string }>
+
+/** What a job is for, as its first entry. Refuses a work this brake has not. */
+function forWork(work: string, familyId: string, at: string, by: string): Entry {
+  const works = FAMILIES.find(({ id }) => id === familyId)?.works ?? []
+  if (!works.some(({ id }) => id === work)) {
+    const message = `work is “${work}”. Accepted: ${works.map(({ id }) => id).join(', ')}.`
+    throw new HttpFault(400, { code: 'not-a-choice', field: 'work', message })
+  }
+  return { id: randomUUID(), at, by, kind: 'reading', reading: WORK, value: work, unit: '', basedOn: 0, seq: 1 }
+}
 
 /** Jobs and their logs. */
 export function jobRoutes(
@@ -104,7 +119,7 @@ export function jobRoutes(
   }
 
   router.post('/', async (request, response) => {
-    const { id = randomUUID(), brakeId, complaint = '' } = validate(NEW_JOB, request.body)
+    const { id = randomUUID(), brakeId, complaint = '', work, by } = validate(NEW_JOB, request.body)
     const known = await withId(id, brakeId)
     if (known) return void response.json(known)
     const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
@@ -114,16 +129,21 @@ export function jobRoutes(
       const message = 'This brake was taken off its bicycle. Hang it back, or open the job on what hangs there now.'
       throw new HttpFault(409, { code: 'brake-retired', field: 'brakeId', message })
     }
+    const openedAt = new Date().toISOString()
+    const first = work === undefined ? [] : [forWork(work, brake.hardware.family, openedAt, by)]
     const insert = db.insert(jobs).values({
       id,
       number: sql`(SELECT coalesce(max(number), 100) + 1 FROM jobs)`,
       brakeId,
       complaint: [complaint, await carriedOver(brakeId)].filter(Boolean).join(' '),
-      openedAt: new Date().toISOString(),
-      summary: await workers.ask('opening', brake.hardware),
+      openedAt,
+      summary: await workers.ask('opening', brake.hardware, first),
     })
+    const written = first.map(({ seq = 1, ...entry }) =>
+      db.insert(entries).values({ id: entry.id, jobId: id, seq, entry: entry as Entry }),
+    )
     try {
-      await store.write([insert])
+      await store.write([insert, ...written])
     } catch (error) {
       if (!isTaken(error)) throw error
       // Asked for twice at once, it is opened once.

@@ -7,6 +7,7 @@ import { useChanges } from '../data/changes.ts'
 import { useOutbox } from '../data/outbox.ts'
 import { useDoor, useServer } from '../data/queries.ts'
 import { lazily } from './lazily.ts'
+import { SkipLink } from './SkipLink.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
 import { GlobalStyle, phone } from './theme.ts'
 
@@ -131,11 +132,15 @@ export function Shell() {
   const onStand = pathname.startsWith('/stand/')
   useEffect(() => {
     document.documentElement.dataset.sheet = sheet
-    document.querySelector('meta[name=theme-color]')?.setAttribute('content', sheet === 'night' ? '#131B23' : '#F3F0E7')
+    const say = (name: string, content: string) =>
+      document.querySelector(`meta[name=${name}]`)?.setAttribute('content', content)
+    say('theme-color', sheet === 'night' ? '#131B23' : '#F3F0E7')
+    say('color-scheme', sheet === 'night' ? 'dark' : 'light')
   }, [sheet])
   return (
     <Page>
       <GlobalStyle />
+      <SkipLink />
       <Head>
         <Name>overhaul</Name>
         <nav aria-label="Rooms">

@@ -25,6 +25,16 @@ export const GlobalStyle = createGlobalStyle`
   .drawn-button:focus-visible > rect:last-child { stroke: var(--predicted); stroke-width: 3; }
   svg text { fill: var(--ink); font-family: var(--label); }
   :focus-visible, [data-focus-visible] { outline: 3px solid var(--predicted); outline-offset: 2px; }
+  /* Where the system gives the colours, what was said by fill alone keeps an edge, and drawings keep their lines. */
+  @media (forced-colors: active) {
+    :root {
+      --sheet: Canvas; --wash: Canvas; --ink: CanvasText; --rule: GrayText; --control: ButtonBorder; --slate: CanvasText;
+      --in: CanvasText; --out: CanvasText; --recheck: CanvasText; --predicted: Highlight;
+    }
+    svg { forced-color-adjust: none; }
+    [data-selected] { outline: 3px solid Highlight; outline-offset: -3px; }
+    .drawn-button:focus-visible > rect:last-child { stroke: Highlight; }
+  }
   @media print {
     :root { --sheet: #fff; --ink: #000; }
     html, body, #root, #root > div { height: auto; }

@@ -12,7 +12,8 @@ export const STEP_SHAPES: Readonly<Record<StepState, Shape>> = {
   open: 'unmeasured',
 }
 
-const WORDS: Readonly<Record<Shape, string>> = {
+/** What a shape says, to those who do not see it. */
+export const WORDS: Readonly<Record<Shape, string>> = {
   in: 'in its window',
   low: 'too low',
   high: 'too high',

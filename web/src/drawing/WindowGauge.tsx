@@ -1,7 +1,7 @@
 import type { Window } from '@overhaul/core/brake/window'
 import { scaleLinear } from 'd3-scale'
 import { type PointerEvent, useRef } from 'react'
-import { type Shape as MarkName, MarkShape } from './Mark.tsx'
+import { type Shape as MarkName, MarkShape, WORDS } from './Mark.tsx'
 import { underFinger } from './under-finger.ts'
 
 export interface GaugeProps {
@@ -23,6 +23,10 @@ export interface GaugeProps {
   /** Called with the value under the finger while it drags. */
   readonly onDrag?: (value: number) => void
 }
+
+/** A window in words; open where it runs off the scale. */
+const sayWindow = ({ low, high }: Window, end: number, tick: (value: number) => string) =>
+  high > end ? `from ${tick(low)}` : `${tick(low)} to ${tick(high)}`
 
 const WIDTH = 256
 const HEIGHT = 50
@@ -49,7 +53,13 @@ export function WindowGauge(props: GaugeProps) {
       width="100%"
       height="100%"
       role="img"
-      aria-label={`${label}: ${valueText}`}
+      aria-label={[
+        `${label}: ${valueText}`,
+        window && bracket && `window ${sayWindow(window, high, tick)}`,
+        value !== undefined && WORDS[mark],
+      ]
+        .filter(Boolean)
+        .join(', ')}
       style={{
         maxWidth: 320,
         maxHeight: 68,

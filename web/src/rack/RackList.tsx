@@ -110,7 +110,12 @@ export function RackList({ bicycles, families, waiting, isLoadingMore, onMore, o
                   today={today}
                   isWaiting={waiting.has(brake.id)}
                   onNewJob={() =>
-                    onNewJob({ bicycleId: bicycle.id, brakeId: brake.id, label: `${bicycle.name} ${brake.end}` })
+                    onNewJob({
+                      bicycleId: bicycle.id,
+                      brakeId: brake.id,
+                      family: brake.family,
+                      label: `${bicycle.name} ${brake.end}`,
+                    })
                   }
                 />
               ))}

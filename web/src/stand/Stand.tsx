@@ -17,7 +17,7 @@ import { Tape } from '../tape/Tape.tsx'
 import { Fold } from '../ui/Fold.tsx'
 import { dropNotice, notice, takeNotice } from '../ui/notices.ts'
 import { Press } from '../ui/Press.tsx'
-import { Complaint } from '../ui/words.tsx'
+import { Complaint, Heard } from '../ui/words.tsx'
 import { Gauges } from './Gauges.tsx'
 import { useHeldWindows } from './held-windows.ts'
 import type { Subject } from './Margin.tsx'
@@ -28,7 +28,9 @@ import { RunLine } from './RunLine.tsx'
 import { Bench, Folded, Foot, LogLine, Message, Readings, Right, Room, Scroll } from './room.ts'
 import { SeenBeside } from './SeenBeside.tsx'
 import { StationNotes } from './StationNotes.tsx'
+import { useBackCloses } from './use-back.ts'
 import { useKeys } from './use-keys.ts'
+import { useLanding } from './use-landing.ts'
 import { lastMoved } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
@@ -70,6 +72,7 @@ export function Stand({ open }: { open: OpenJob }) {
     if (scroll.current) scroll.current.scrollTop = 0
   }, [act])
 
+  const landing = useLanding(job, length, record.hardware.practiceSeed !== undefined)
   const toDrawing = () => drawing.current?.focus({ preventScroll: true })
   const write = (bodies: readonly EntryBody[]): boolean => {
     const refused = open.write(bodies)
@@ -77,7 +80,7 @@ export function Stand({ open }: { open: OpenJob }) {
     if (!refused) {
       setWrote(true)
       dropNotice()
-      toDrawing()
+      landing.expect()
     }
     return !refused
   }
@@ -116,6 +119,10 @@ export function Stand({ open }: { open: OpenJob }) {
     if (id !== undefined) setHelp('log')
   }
   const covered = subject !== undefined || help !== undefined
+  useBackCloses(covered, () => {
+    setSubject(undefined)
+    closeHelp()
+  })
   // A cover may come a moment later than it was asked for: where the hand was is kept until it is gone again.
   useLayoutEffect(() => {
     if (!covered) return
@@ -138,6 +145,10 @@ export function Stand({ open }: { open: OpenJob }) {
     undo: () => takeNotice() || ask(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
     log: () => setHelp((now) => (now ? undefined : 'log')),
     working: () => setSubject((now) => (now ? undefined : { kind: 'advice' })),
+    squeeze() {
+      toDrawing()
+      drawing.current?.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }))
+    },
     help: () => setHelp((now) => (now ? undefined : 'keys')),
     station: (index) => {
       const found = line[index]
@@ -182,6 +193,7 @@ export function Stand({ open }: { open: OpenJob }) {
   return (
     <Room>
       <Hatches />
+      <Heard aria-live="polite">{landing.said}</Heard>
       <RunLine stations={line} here={station} onGo={setSeen} />
       <Bench>
         {!phone && bench}
@@ -197,6 +209,7 @@ export function Stand({ open }: { open: OpenJob }) {
               onWhy={() => setSubject({ kind: 'advice' })}
               onGauge={onGauge}
               sheetHref={`/api/jobs/${record.job.id}/sheet`}
+              plans={plans}
             />
             <Readings aria-label="Readings">
               {station === 'wheel' && <WorkSwitch job={job} write={write} />}

@@ -2,8 +2,8 @@ import { WORK } from '@overhaul/core/bench/work'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { lastSeen } from '@overhaul/core/stand/fold'
-import { Options } from '../ui/Options.tsx'
-import { Slate } from '../ui/words.tsx'
+import { Toggles } from '../ui/Toggles.tsx'
+import { Label, Slate } from '../ui/words.tsx'
 
 /** What the job is for; it decides which steps stand on its sheet. */
 export function WorkSwitch({ job, write }: { job: Job; write: (bodies: readonly EntryBody[]) => boolean }) {
@@ -12,10 +12,11 @@ export function WorkSwitch({ job, write }: { job: Job; write: (bodies: readonly 
   if (job.state.ended || works.length < 2) return null
   return (
     <div style={{ padding: '10px 0' }}>
-      <Options
-        legend={job.kit.title(WORK)}
+      <Label>{job.kit.title(WORK)}</Label>
+      <Toggles
+        label={job.kit.title(WORK)}
         options={works}
-        value={id}
+        value={id ?? ''}
         onChange={(value) => write([{ kind: 'reading', reading: WORK, value, unit: '' }])}
       />
       <Slate>{works.find((each) => each.id === id)?.says}</Slate>

@@ -13,13 +13,18 @@ export interface KeyActions {
   readonly help: () => void
   readonly station: (index: number) => void
   readonly escape: () => void
+  /** The lever is squeezed until the key is let go. */
+  readonly squeeze: () => void
 }
 
 const DIGITS = '1234567890-'
 
+/** Keys closer together than this come from an instrument that types, or a scanner: no hand means a station by them. */
+const TYPED_MS = 120
+
 /** The keys of the Stand, for the list and for the hand. */
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['Space', 'squeeze the lever (while the drawing has focus)'],
+  ['Space', 'squeeze the lever (while the act or the drawing has focus)'],
   ['m', 'measure: go to the first reading asked for'],
   ['Enter', 'save what is typed'],
   ['d', 'did it; it is well'],
@@ -44,14 +49,27 @@ const takesLetters = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.matches(WRITES) || target.isContentEditable || target.closest(LISTS) !== null)
 
+/** The act’s own line, which is no control: Space there is for the lever. */
+const isOnAct = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.matches('[data-act]') || target === document.body)
+
 /** Letter keys work wherever the focus is unless text is being written or a list has it, or this screen has switched them off. */
 export function useKeys(actions: KeyActions): void {
   const { letterKeys } = useSettings()
   const latest = useRef(actions)
   latest.current = actions
   useEffect(() => {
+    let lastKey = 0
+    let goes: ReturnType<typeof setTimeout> | undefined
+    /** One digit by itself leads to its station; one of several that come at once leads nowhere. */
+    const goSoon = (index: number) => {
+      goes = setTimeout(() => latest.current.station(index), TYPED_MS)
+    }
     const onKey = (event: KeyboardEvent) => {
       const act = latest.current
+      const isTyped = event.timeStamp - lastKey < TYPED_MS
+      lastKey = event.timeStamp
+      clearTimeout(goes)
       if (event.defaultPrevented || event.repeat) return
       if (event.key === 'Escape') return act.escape()
       if (!letterKeys || takesLetters(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -67,14 +85,21 @@ export function useKeys(actions: KeyActions): void {
         l: act.log,
         w: act.working,
         '?': act.help,
+        ' ': isOnAct(event.target) ? act.squeeze : undefined,
       }
-      const digit = DIGITS.indexOf(event.key)
-      const found = letter[event.key] ?? (digit >= 0 && digit < STATIONS.length ? () => act.station(digit) : undefined)
+      // Caps Lock changes no key’s meaning.
+      const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+      const digit = DIGITS.indexOf(key)
+      const isStation = digit >= 0 && digit < STATIONS.length && !isTyped
+      const found = letter[key] ?? (isStation ? () => goSoon(digit) : undefined)
       if (!found) return
       event.preventDefault()
       found()
     }
     window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+    return () => {
+      clearTimeout(goes)
+      window.removeEventListener('keydown', onKey)
+    }
   }, [letterKeys])
 }

@@ -6,6 +6,7 @@ import { exampleLine } from '@overhaul/core/tape/example'
 import { readTape } from '@overhaul/core/tape/tape'
 import { complete, type Word } from '@overhaul/core/tape/words'
 import { type KeyboardEvent, type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { clearAnnouncer } from 'react-aria/private/live-announcer/LiveAnnouncer'
 import { ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import styled from 'styled-components'
 import { phone } from '../app/theme.ts'
@@ -106,6 +107,7 @@ interface Props {
 }
 
 const MOST_WORDS = 8
+const NOTHING_ASKED: readonly string[] = []
 const MOST_LINES = 40
 
 /** A window that ends in this share of all that is accepted has no upper end worth the name. */
@@ -143,14 +145,16 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
     if (next !== text) onEdit()
     change(() => next)
   }
-  const at = { kit: job.kit, model: job.model, length }
+  const { next } = job
+  const asked = next.kind === 'measure' || next.kind === 'mend' ? next.readings : NOTHING_ASKED
+  const at = { kit: job.kit, model: job.model, length, asked }
   const read = readTape(text, at)
   const words = complete(text, at).slice(0, MOST_WORDS)
   const written = useDeferredValue(text)
   const refused = useMemo(() => {
-    const { entries, error } = readTape(written, { kit: job.kit, model: job.model, length })
+    const { entries, error } = readTape(written, { kit: job.kit, model: job.model, length, asked })
     return entries.length > 0 && !error ? check(entries)?.error.message : undefined
-  }, [written, job, length, check])
+  }, [written, job, length, check, asked])
   const unfinished = read.error?.code === 'unknown-word' && words.length > 0
   const complaint = unfinished ? undefined : (read.error?.message ?? (written === text ? refused : undefined))
   const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
@@ -163,7 +167,8 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
     setLines((now) => [...now.filter((each) => each !== text), text].slice(-MOST_LINES))
     setText('')
     setBack(0)
-    onDone()
+    // What it counted among its words is not heard when it no longer stands there.
+    clearAnnouncer('polite')
   }
   const goBack = (by: 1 | -1): boolean => {
     const to = back + by
@@ -200,6 +205,7 @@ export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, 
 
   return (
     <Line
+      data-tape=""
       onSubmit={(event) => {
         event.preventDefault()
         submit()

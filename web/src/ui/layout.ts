@@ -68,3 +68,18 @@ export const Ruled = styled.table`
     break-inside: avoid;
   }
 `
+
+/** The buttons that end an act: in sight however long what stands above them is. */
+export const Ends = styled(Row)`
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
+  margin: 0;
+  padding: 6px 0;
+  background: var(--sheet);
+  box-shadow: 0 -1px 0 var(--rule);
+  button {
+    padding: 0 14px;
+  }
+  align-items: center;
+`

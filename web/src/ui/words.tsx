@@ -26,6 +26,15 @@ export function Read({ children }: { children: string }) {
 const read = (children: ReactNode, length: LengthUnit): ReactNode =>
   typeof children === 'string' ? readIn(children, length) : children
 
+/** Said to those who do not see it. */
+export const Heard = styled.p`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+`
+
 /** A refusal in one sentence, said aloud to those who do not see it. */
 export function Complaint({ children }: { children: ReactNode }) {
   return <Refused>{read(children, useSettings().length)}</Refused>

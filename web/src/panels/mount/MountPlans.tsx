@@ -12,8 +12,10 @@ import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'
 import { ChooseIt } from '../plans/ChooseIt.tsx'
 import { Choice, Opened } from '../plans/choice.ts'
+import { planInHand } from '../plans/in-hand.ts'
 import { TakeParts } from '../plans/TakeParts.tsx'
 import { SchoolChoice } from '../SchoolChoice.tsx'
+import { canBeChosen, choiceOf } from './choice-of.ts'
 
 const List = styled.ul`
   display: grid;
@@ -125,13 +127,8 @@ function PlanDetail({ job, jobId, plan, length, write, onWorked }: NotesProps & 
           </Press>
         </Row>
       )}
-      {!ended && (plan.state === 'ready' || plan.state === 'buy') && !chosen && (
-        <ChooseIt
-          cautions={plan.way.cautions}
-          chosen={{ plan: 'mount', to: plan.way.id, parts: plan.parts }}
-          say="Choose this way"
-          write={write}
-        />
+      {!ended && canBeChosen(plan) && !chosen && planInHand(job) !== 'mount' && (
+        <ChooseIt {...choiceOf(plan)} say="Choose this way" write={write} />
       )}
       {chosen && <TakeParts parts={plan.parts} jobId={jobId} />}
     </Opened>

@@ -1,7 +1,7 @@
 import type { ChosenPlan } from '@overhaul/core/brake/plan'
 import { CAUTIONS, type CautionId } from '@overhaul/core/reference/cautions'
-import { useState } from 'react'
-import { Row } from '../../ui/layout.ts'
+import { type ReactNode, useState } from 'react'
+import { Ends, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Slate } from '../../ui/words.tsx'
@@ -12,11 +12,15 @@ interface Props {
   readonly chosen: Omit<ChosenPlan, 'acknowledged'>
   readonly say: string
   readonly write: NotesProps['write']
+  /** What else stands beside the button, where it ends the act in hand. */
+  readonly beside?: ReactNode
 }
 
 /** Chosen only with each of its cautions read. */
-export function ChooseIt({ cautions, chosen, say, write }: Props) {
+export function ChooseIt({ cautions, chosen, say, write, beside }: Props) {
   const [read, setRead] = useState<readonly string[]>([])
+  const inAct = beside !== undefined
+  const Buttons = inAct ? Ends : Row
   return (
     <>
       {cautions.map((caution) => (
@@ -28,12 +32,17 @@ export function ChooseIt({ cautions, chosen, say, write }: Props) {
           {CAUTIONS[caution].text}
         </Tick>
       ))}
-      <Row>
-        <Press go onPress={() => write([{ kind: 'plan', ...chosen, acknowledged: read }])}>
+      <Buttons>
+        <Press
+          go
+          {...(inAct && { hint: 'd', 'data-key': 'did-it', 'data-ends': '' })}
+          onPress={() => write([{ kind: 'plan', ...chosen, acknowledged: read }])}
+        >
           {say}
         </Press>
+        {beside}
         {read.length < cautions.length && <Slate>read and tick each caution first</Slate>}
-      </Row>
+      </Buttons>
     </>
   )
 }

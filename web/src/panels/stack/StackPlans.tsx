@@ -1,5 +1,4 @@
 import type { Laid, StackPlan } from '@overhaul/core/stack/plan'
-import { STACK_WAYS } from '@overhaul/core/stack/ways'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { Mark } from '../../drawing/Mark.tsx'
 import { Row, Ruled } from '../../ui/layout.ts'
@@ -9,6 +8,8 @@ import type { NotesProps } from '../notes.ts'
 import { ChooseIt } from '../plans/ChooseIt.tsx'
 import { Choice, Opened } from '../plans/choice.ts'
 import { TakeParts } from '../plans/TakeParts.tsx'
+import { choiceOf, nameOf } from './choice-of.ts'
+import { isStackInHand } from './is-stacked.ts'
 import { pickStack, useStacks } from './use-stacks.ts'
 
 const FROM: Readonly<Record<Laid['from'], string>> = {
@@ -70,15 +71,6 @@ export function StackPlans(props: NotesProps) {
 const sameFigures = ({ figures }: StackPlan, of: Readonly<Record<string, number>> = {}): boolean =>
   Object.entries(figures).every(([id, value]) => of[id] === value)
 
-const nameOf = ({ bracket, spacers, way }: StackPlan): string => {
-  const under = [...new Set(spacers.map(({ name }) => name))].map((name) => {
-    const layers = spacers.filter((each) => each.name === name).length
-    return layers > 1 ? `${layers} × ${name} each side` : `${name} each side`
-  })
-  const named = [bracket?.name, ...under].filter(Boolean).join(', ')
-  return named || (STACK_WAYS.find(({ id }) => id === way)?.title ?? way)
-}
-
 function StackDetail({
   job,
   jobId,
@@ -89,7 +81,7 @@ function StackDetail({
   onWorked,
 }: NotesProps & { plan: StackPlan; isChosen: boolean }) {
   const mm = (value: number) => showQuantity(value, 'mm', length)
-  const { lies, caliperBolt, bracketBolt, way, figures, parts } = plan
+  const { lies, caliperBolt, bracketBolt, parts } = plan
   const bolt = (title: string, each: Laid) => (
     <tr>
       <th scope="row">{title}</th>
@@ -123,13 +115,8 @@ function StackDetail({
           Working
         </Press>
       </Row>
-      {!job.state.ended && !isChosen && (
-        <ChooseIt
-          cautions={STACK_WAYS.find(({ id }) => id === way)?.cautions ?? []}
-          chosen={{ plan: 'stack', to: way, parts, figures: { ...figures } }}
-          say="Choose these"
-          write={write}
-        />
+      {!job.state.ended && !isChosen && !isStackInHand(job) && (
+        <ChooseIt {...choiceOf(plan)} say="Choose these" write={write} />
       )}
       {isChosen && <TakeParts parts={parts} jobId={jobId} />}
     </Opened>

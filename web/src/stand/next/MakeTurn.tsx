@@ -6,10 +6,11 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { Suspense, useState } from 'react'
 import styled from 'styled-components'
 import { lazily } from '../../app/lazily.ts'
+import { Ends } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Act, Ends, type NextProps, Top } from './parts.tsx'
+import { Act, type NextProps, Top } from './parts.tsx'
 
 const SomethingElse = lazily(async () => (await import('./SomethingElse.tsx')).SomethingElse)
 

@@ -3,12 +3,14 @@ import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { isUnsettled } from '@overhaul/core/run-sheet/say'
 import { useState } from 'react'
 import { Fold } from '../../ui/Fold.tsx'
+import { Ends } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Ends, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
+import { type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
+import { walkOnEnter } from './walk-fields.ts'
 
 /** Asks for readings, each with its own field, and says whether the brake was squeezed first. */
 export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' } }) {
@@ -27,6 +29,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       </Top>
       <Says job={job} />
       <form
+        onKeyDown={walkOnEnter}
         onSubmit={(event) => {
           event.preventDefault()
           onSave(dial && squeezed ? { kind: 'confirm', step: 'squeezes', count: 10 } : undefined)

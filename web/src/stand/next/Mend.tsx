@@ -1,13 +1,14 @@
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { upper } from '@overhaul/core/stand/words'
 import { useState } from 'react'
-import { Row } from '../../ui/layout.ts'
+import { Ends, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Read, Slate } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { Ends, type NextProps, Says, Skip, Top } from './parts.tsx'
+import { type NextProps, Says, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
+import { walkOnEnter } from './walk-fields.ts'
 
 /** Something was found wrong: what to do about it, what was replaced, and the readings to take again. */
 export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
@@ -21,6 +22,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
       </Top>
       <Says job={job} />
       <form
+        onKeyDown={walkOnEnter}
         onSubmit={(event) => {
           event.preventDefault()
           onSave(loosens && loosened ? { kind: 'confirm', step: loosens } : undefined)

@@ -2,12 +2,14 @@ import type { Picture } from '@overhaul/core/brake/drawings'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import { sayWhen } from '@overhaul/core/stand/when'
+import { Suspense } from 'react'
 import styled from 'styled-components'
+import { lazily } from '../../app/lazily.ts'
 import { phone } from '../../app/theme.ts'
 import { useDrawings } from '../../data/drawings.ts'
 import { useKept } from '../../data/use-kept.ts'
 import { Pictured } from '../../drawing/Pictured.tsx'
-import { LinkPress, Row } from '../../ui/layout.ts'
+import { Ends, LinkPress, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Read } from '../../ui/words.tsx'
@@ -15,7 +17,9 @@ import { ActCautions } from './ActCautions.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
-import { Act, Ends, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
+import { Act, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
+
+const ReadyWay = lazily(async () => (await import('../../panels/plans/ReadyWay.tsx')).ReadyWay)
 
 const Panel = styled.section`
   padding: 10px 24px 6px;
@@ -175,7 +179,7 @@ function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct
   )
 }
 
-function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: string | undefined }) {
+function ChooseWay({ jobId, job, write, plans, again, onWhy }: NextProps & { again: string | undefined }) {
   return (
     <>
       <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
@@ -184,12 +188,22 @@ function ChooseWay({ jobId, job, write, again, onWhy }: NextProps & { again: str
       <p>
         <Read>{job.next.step.why}</Read>
       </p>
-      <Ends>
-        <Press quiet hint="w" data-ends="" onPress={onWhy}>
-          Why
-        </Press>
-        <Skip jobId={jobId} job={job} write={write} />
-      </Ends>
+      <Suspense fallback={null}>
+        <ReadyWay
+          job={job}
+          jobId={jobId}
+          write={write}
+          plans={plans}
+          beside={
+            <>
+              <Press quiet hint="w" onPress={onWhy}>
+                Why
+              </Press>
+              <Skip jobId={jobId} job={job} write={write} />
+            </>
+          }
+        />
+      </Suspense>
     </>
   )
 }

@@ -3,10 +3,11 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
+import { Ends } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Stepper } from '../../ui/Stepper.tsx'
 import { Tick } from '../../ui/Tick.tsx'
-import { BACK, Ends, type NextProps } from './parts.tsx'
+import { BACK, type NextProps } from './parts.tsx'
 
 const Steppers = styled.div`
   display: grid;

@@ -11,6 +11,7 @@ import { useSettings } from '../../app/settings.ts'
 import { phone } from '../../app/theme.ts'
 import { useKept } from '../../data/use-kept.ts'
 import type { Drafts } from '../../drafts/use-drafts.ts'
+import type { Plans } from '../../panels/mount/use-plans.ts'
 import { Row } from '../../ui/layout.ts'
 import { Key, Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -29,6 +30,8 @@ export interface NextProps {
   /** Fills the drafts from the practice gauge, where the brake has one. */
   readonly onGauge?: ((readings: readonly string[]) => void) | undefined
   readonly sheetHref: string
+  /** The ways of mounting, where they are chosen from. */
+  readonly plans: Plans
 }
 
 const TopLine = styled.div`
@@ -64,13 +67,20 @@ export const Top = ({ label, hint, children }: TopProps) => (
 const Line = styled.p`
   font: 600 30px/1.12 var(--label);
   text-wrap: balance;
+  &:focus {
+    outline: none;
+  }
   ${phone} {
     font-size: 26px;
   }
 `
 
 /** What to do, in one line. */
-export const Act = ({ children }: { children: ReactNode }) => <Line data-act="">{children}</Line>
+export const Act = ({ children }: { children: ReactNode }) => (
+  <Line data-act="" tabIndex={-1}>
+    {children}
+  </Line>
+)
 
 /** What the act in hand says: its line, and the rest under it. */
 export function Says({ job }: Pick<NextProps, 'job'>) {
@@ -88,21 +98,6 @@ export function Says({ job }: Pick<NextProps, 'job'>) {
     </>
   )
 }
-
-/** The buttons that end an act: in sight however long what stands above them is. */
-export const Ends = styled(Row)`
-  position: sticky;
-  bottom: 0;
-  z-index: 1;
-  margin: 0;
-  padding: 6px 0;
-  background: var(--sheet);
-  box-shadow: 0 -1px 0 var(--rule);
-  button {
-    padding: 0 14px;
-  }
-  align-items: center;
-`
 
 /** What to have at hand. */
 export function Tools({ step }: { step: Step }) {
