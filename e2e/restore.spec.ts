@@ -27,7 +27,7 @@ test('a backup put back under an open screen: what is typed on the newer log is 
   await writeOnTape(page, 'note typed meanwhile')
   await shop.start()
   const asked = page.getByRole('alert').filter({ hasText: 'typed meanwhile' })
-  await expect(asked).toContainText('older than what this screen saw')
+  await expect(asked).toContainText('restored from a backup since')
   expect((await shop.entries(job)).at(-1)?.text).toBe('before the backup')
 
   await page.reload()

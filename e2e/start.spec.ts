@@ -142,7 +142,7 @@ test.describe('two screens on one job', () => {
     await expect(page.getByRole('button', { name: /gap left 1\.1 mm/ })).toContainText('overtaken')
 
     // What is refused stays on the screen that wrote it, with the reason, until somebody drops it.
-    await other.route('**/api/jobs/*/entries', (route) =>
+    await other.route('**/api/jobs/*/entries*', (route) =>
       route.fulfill({
         status: 409,
         json: { error: { code: 'job-released', field: 'kind', message: 'This job was released by 3.' } },

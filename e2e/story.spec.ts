@@ -93,7 +93,7 @@ test('what is typed while the log cannot be reached survives a reload', async ({
   const job = await shop.job('Hire 11', 'front')
   await page.goto(`${shop.url}/stand/${job}`)
   await expect(next(page)).toBeVisible()
-  await page.route('**/api/jobs/*/entries', (route) => route.abort())
+  await page.route('**/api/jobs/*/entries*', (route) => route.abort())
   await writeOnTape(page, 'note written in the dark')
   await expect(page.getByRole('button', { name: /written in the dark/ })).toContainText('waiting')
   await page.keyboard.press('t')
@@ -108,7 +108,7 @@ test('what is typed while the log cannot be reached survives a reload', async ({
   await expect(page.locator('input[data-draft=true]')).toHaveValue('0.7')
   await expect(page.getByRole('button', { name: /written in the dark/ })).toContainText('waiting')
   expect((await shop.entries(job)).some((entry) => entry.text === 'written in the dark')).toBe(false)
-  await page.unroute('**/api/jobs/*/entries')
+  await page.unroute('**/api/jobs/*/entries*')
   await expect
     .poll(async () => (await shop.entries(job)).filter((entry) => entry.text === 'written in the dark').length)
     .toBe(1)
