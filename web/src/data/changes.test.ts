@@ -47,6 +47,7 @@ beforeEach(() => {
   answer = accept
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal('document', { addEventListener: () => undefined })
   vi.stubGlobal('fetch', async (url: string, { method, body }: { method: string; body: string }) => {
     const each = { method, url, body: JSON.parse(body) as unknown }
     asked.push(each)

@@ -27,6 +27,7 @@ beforeEach(() => {
   answer = accept
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal('document', { addEventListener: () => undefined })
   vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
     sent.push(...(JSON.parse(body) as Sent[]))
     const given = answer()

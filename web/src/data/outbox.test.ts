@@ -39,6 +39,7 @@ beforeEach(() => {
   answer = accept
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal('document', { addEventListener: () => undefined })
   vi.stubGlobal('fetch', async (url: string, { body }: { body: string }) => {
     const ids = (JSON.parse(body) as Entry[]).map((each) => each.id)
     sent.push({ url, ids })

@@ -97,6 +97,23 @@ export const useFamily = (id: string | undefined) =>
 export const useBicycle = (id: string | undefined) =>
   useQuery({ queryKey: ['bicycle', id], queryFn: () => api.bicycle(id as string), enabled: id !== undefined })
 
+/** Words that make the same name: case and the spaces around and between them aside. */
+const asNamed = (name: string) => name.toLowerCase().split(/\s+/).filter(Boolean).join(' ')
+
+/** Another bicycle of this name, hanging or off the rack; null where there is none. */
+export const useNamesake = (name: string, except?: string) =>
+  useQuery({
+    queryKey: [...RACK, 'namesake', asNamed(name), except],
+    queryFn: async () => {
+      const found = await Promise.all(
+        (['hanging', 'retired'] as const).map((part) => api.rackPage({ part, q: name, sort: 'name' })),
+      )
+      const same = ({ id, name: other }: RackBicycle) => id !== except && asNamed(other) === asNamed(name)
+      return found.flatMap(({ rows }) => rows).find(same) ?? null
+    },
+    enabled: asNamed(name) !== '',
+  })
+
 /**
  * A bicycle was changed: it, the rack and the jobs open on it are read again. No list shows it as it was until it is read: what was
  * taken off would be worked on.

@@ -1,6 +1,7 @@
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import { ApiFault } from './api.ts'
 import { openStore, type Schema } from './browser-store.ts'
+import { onWaking } from './waking.ts'
 
 /** Something written here that the server has not taken yet. */
 export interface Queued {
@@ -68,7 +69,7 @@ export class Queue<T extends Queued> {
     const left = (await (await openStore()).getAll(this.kind.shelf)) as unknown as T[]
     this.order = left.reduce((most, each) => Math.max(most, each.order + 1), 0)
     this.tell({ waiting: [...left.sort((a, b) => a.order - b.order), ...this.now.waiting] })
-    window.addEventListener('online', () => this.sendAll())
+    onWaking(() => this.sendAll())
     await this.sendAll()
   }
 

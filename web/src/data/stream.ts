@@ -2,6 +2,7 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
 import type { JobRecord } from './api.ts'
 import { catchUp, heard, knownOf, readAnew, remeasured, renamed } from './queries.ts'
+import { onWaking } from './waking.ts'
 
 const SILENCE_MS = 30_000
 const AGAIN_MS = 1500
@@ -50,18 +51,19 @@ export function useJobStream(jobId: string, ready: boolean): void {
       }
       again(SILENCE_MS)
     }
-    const onSight = () => {
+    const onHidden = () => {
       if (document.hidden) stop()
-      else {
-        catchUp(jobId).catch(() => undefined)
-        start()
-      }
     }
 
     start()
-    document.addEventListener('visibilitychange', onSight)
+    document.addEventListener('visibilitychange', onHidden)
+    const sleep = onWaking(() => {
+      catchUp(jobId).catch(() => undefined)
+      start()
+    })
     return () => {
-      document.removeEventListener('visibilitychange', onSight)
+      document.removeEventListener('visibilitychange', onHidden)
+      sleep()
       stop()
     }
   }, [jobId, ready])

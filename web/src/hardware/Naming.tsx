@@ -5,6 +5,7 @@ import { useKeptForm } from '../drafts/use-kept-form.ts'
 import { FormField } from '../ui/FormField.tsx'
 import { Row } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
+import { Namesake } from './Namesake.tsx'
 
 /** The bicycle's name and description, to be changed; and whether it hangs on the rack. */
 export function Naming({ bicycle }: { bicycle: BicycleRecord }) {
@@ -64,6 +65,7 @@ export function Naming({ bicycle }: { bicycle: BicycleRecord }) {
           Back
         </Press>
       </Row>
+      <Namesake name={form.watch('name')} except={bicycle.id} />
     </form>
   )
 }

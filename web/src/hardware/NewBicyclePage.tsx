@@ -12,6 +12,7 @@ import { change, type NewChange } from '../data/changes.ts'
 import { newId } from '../data/ids.ts'
 import { useKeptForm } from '../drafts/use-kept-form.ts'
 import { Choose } from '../ui/Choose.tsx'
+import { Fold } from '../ui/Fold.tsx'
 import { FormField } from '../ui/FormField.tsx'
 import { Page, Row } from '../ui/layout.ts'
 import { Options } from '../ui/Options.tsx'
@@ -21,6 +22,7 @@ import { Complaint, Slate } from '../ui/words.tsx'
 import { Figures } from './Figures.tsx'
 import { following, readFigures, type Typed, wrongWith } from './figures.ts'
 import { Bench, Column, Ends } from './layout.ts'
+import { Namesake } from './Namesake.tsx'
 import { ShapeDrawing } from './ShapeDrawing.tsx'
 
 const ENDS = ['front', 'rear'] as const
@@ -60,6 +62,7 @@ export default function NewBicyclePage() {
   const { control, setError, setValue, formState } = form
   const drafts = useWatch({ control }) as BicycleDraft
   const [end, setEnd] = useState<End>('front')
+  const [isOpen, setOpen] = useState(false)
   const [wrong, setWrong] = useState<Wrong>()
   const draft = drafts[end]
   const lay = (at: End, more: Partial<EndDraft>) => setValue(at, { ...drafts[at], ...more })
@@ -168,20 +171,27 @@ export default function NewBicyclePage() {
           </Press>
         </Row>
       </Ends>
+      <Namesake name={drafts.name} />
       {fault && <Complaint>{fault}</Complaint>}
-      <Options
-        legend="figures of"
-        options={ENDS.map((id) => ({ id, title: `${id} brake` }))}
-        value={end}
-        onChange={(id) => setEnd(id as End)}
-      />
-      <EndFigures
-        key={`${end} ${draft.family}`}
-        end={end}
-        draft={draft}
-        faults={wrong?.end === end ? wrong.faults : {}}
-        onLay={(more) => lay(end, more)}
-      />
+      <Fold
+        title={`Figures of the ${end} brake and its lever: by the book until they are measured`}
+        open={isOpen || wrong !== undefined}
+        onOpen={setOpen}
+      >
+        <Options
+          legend="figures of"
+          options={ENDS.map((id) => ({ id, title: `${id} brake` }))}
+          value={end}
+          onChange={(id) => setEnd(id as End)}
+        />
+        <EndFigures
+          key={`${end} ${draft.family}`}
+          end={end}
+          draft={draft}
+          faults={wrong?.end === end ? wrong.faults : {}}
+          onLay={(more) => lay(end, more)}
+        />
+      </Fold>
     </Page>
   )
 }

@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { type KeyboardEvent as ReactKeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { useMedia } from '../app/settings.ts'
@@ -16,6 +16,8 @@ import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
 import { type ForJob, JOBS, NewJob, type NewJobBody } from './NewJob.tsx'
 import { RackList } from './RackList.tsx'
 import { wantedAmong } from './remembered.ts'
+import { placeOf } from './told.ts'
+import { useScanner } from './use-scanner.ts'
 import { PARTS, queryOf, SORTS, wishIn } from './wish.ts'
 
 const Room = styled.main`
@@ -84,6 +86,8 @@ export default function RackPage() {
     return () => document.removeEventListener('keydown', onKey)
   }, [])
 
+  useScanner((code) => navigate(`/b/${code}`))
+
   const server = useServer()
   // What was asked for cannot be read: what this screen has read is looked through instead.
   const isRemembered = list.isError ? list.data === undefined : list.isPlaceholderData && server.away
@@ -108,6 +112,14 @@ export default function RackPage() {
     value: wish.part,
     onChange: (part: string) => change({ part }),
   }
+  /** Down goes along what was found, Enter to the first of it. */
+  const fromSearch = (event: ReactKeyboardEvent) => {
+    const [first] = bicycles
+    if (event.key === 'ArrowDown') {
+      event.preventDefault()
+      document.querySelector<HTMLElement>('[role="grid"][aria-label="Bicycles"] [role="row"]')?.focus()
+    } else if (event.key === 'Enter' && first) navigate(placeOf(first))
+  }
   const isBare = counted?.hanging === 0 && counted.retired === 0
 
   return (
@@ -121,6 +133,7 @@ export default function RackPage() {
               placeholder="number, tyre, complaint"
               value={typed}
               onChange={setTyped}
+              onKeyDown={fromSearch}
             />
           </div>
           <Choose
@@ -176,7 +189,7 @@ export default function RackPage() {
         <Empty>
           <p>
             {sought.trim() === ''
-              ? 'Nothing on the rail is all of this.'
+              ? 'No bicycle fits all of what is chosen here.'
               : `Nothing on the rail matches “${sought}”${isWhole ? '' : ' in this part of it'}.`}
           </p>
           <Press

@@ -72,7 +72,8 @@ export function Stand({ open }: { open: OpenJob }) {
     if (scroll.current) scroll.current.scrollTop = 0
   }, [act])
 
-  const landing = useLanding(job, length, record.hardware.practiceSeed !== undefined)
+  const landing = useLanding(job, length)
+  const toAct = () => document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
   const toDrawing = () => drawing.current?.focus({ preventScroll: true })
   const write = (bodies: readonly EntryBody[]): boolean => {
     const refused = open.write(bodies)
@@ -160,8 +161,10 @@ export function Stand({ open }: { open: OpenJob }) {
       const back = document.querySelector<HTMLButtonElement>('[data-back]')
       if (help) closeHelp()
       else if (subject) setSubject(undefined)
-      else if (draft !== undefined && drafts.text[draft]) letGo(draft)
-      else if (back) back.click()
+      else if (draft !== undefined && drafts.text[draft]) {
+        letGo(draft)
+        toAct()
+      } else if (back) back.click()
       else if (fault !== undefined) setFault(undefined)
       else toDrawing()
     },

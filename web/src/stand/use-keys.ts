@@ -49,11 +49,15 @@ const takesLetters = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.matches(WRITES) || target.isContentEditable || target.closest(LISTS) !== null)
 
+/** A number that is not begun yet: no letter begins one, so that there letters are keys as everywhere. */
+const isUnbegunNumber = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.inputMode === 'decimal' && target.value === ''
+
 /** The act’s own line, which is no control: Space there is for the lever. */
 const isOnAct = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.matches('[data-act]') || target === document.body)
 
-/** Letter keys work wherever the focus is unless text is being written or a list has it, or this screen has switched them off. */
+/** Letter keys work wherever the focus is unless something is being written or a list has it, or this screen has switched them off. */
 export function useKeys(actions: KeyActions): void {
   const { letterKeys } = useSettings()
   const latest = useRef(actions)
@@ -72,7 +76,9 @@ export function useKeys(actions: KeyActions): void {
       clearTimeout(goes)
       if (event.defaultPrevented || event.repeat) return
       if (event.key === 'Escape') return act.escape()
-      if (!letterKeys || takesLetters(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+      const isUnbegun = isUnbegunNumber(event.target)
+      if (!letterKeys || (takesLetters(event.target) && !isUnbegun) || event.ctrlKey || event.metaKey || event.altKey)
+        return
       const letter: Record<string, (() => void) | undefined> = {
         m: act.measure,
         t: act.tape,
@@ -85,12 +91,12 @@ export function useKeys(actions: KeyActions): void {
         l: act.log,
         w: act.working,
         '?': act.help,
-        ' ': isOnAct(event.target) ? act.squeeze : undefined,
+        ' ': isOnAct(event.target) || isUnbegun ? act.squeeze : undefined,
       }
       // Caps Lock changes no key’s meaning.
       const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
       const digit = DIGITS.indexOf(key)
-      const isStation = digit >= 0 && digit < STATIONS.length && !isTyped
+      const isStation = digit >= 0 && digit < STATIONS.length && !isTyped && !isUnbegun
       const found = letter[key] ?? (isStation ? () => goSoon(digit) : undefined)
       if (!found) return
       event.preventDefault()

@@ -36,7 +36,7 @@ function land(job: Job, toFields: boolean): HTMLElement | null {
  * Where the hand is led after each of its own writes, and what is said, once, of what became new: an act, also where the advice
  * changed by itself, and what another screen wrote. Answers with the sentence, and with what is to be called before a write.
  */
-export function useLanding(job: Job, length: LengthUnit, isPractice: boolean): { said: string; expect: () => void } {
+export function useLanding(job: Job, length: LengthUnit): { said: string; expect: () => void } {
   const expected = useRef(true)
   const [said, setSaid] = useState('')
   const line = lineOf(job, length)
@@ -56,14 +56,13 @@ export function useLanding(job: Job, length: LengthUnit, isPractice: boolean): {
       const { activeElement } = document
       // From the tape, whose next line begins with a key, no field takes the letters.
       const isOnTape = activeElement?.closest('[data-tape]') !== null
-      if (activeElement === document.body || activeElement?.closest(LEADS_ON))
-        place = land(job, !isPractice && !isOnTape)
+      if (activeElement === document.body || activeElement?.closest(LEADS_ON)) place = land(job, !isOnTape)
     }
     // Led to its line, the hand hears it there.
     const act = isNew && !place?.matches('[data-act]') ? [line] : []
     const sentences = [...heard, ...act]
     if (sentences.length > 0) setSaid(sentences.join(' '))
-  }, [job, line, length, isPractice])
+  }, [job, line, length])
   return {
     said,
     expect() {

@@ -1,4 +1,5 @@
 import { Search, X } from 'lucide-react'
+import type { KeyboardEvent } from 'react'
 import { SearchField as AriaSearchField, Button, Input } from 'react-aria-components'
 import styled from 'styled-components'
 
@@ -42,13 +43,14 @@ interface Props {
   readonly placeholder: string
   readonly value: string
   readonly onChange: (text: string) => void
+  readonly onKeyDown?: (event: KeyboardEvent<HTMLInputElement>) => void
 }
 
 /** Searches as it is typed into; Esc empties it. */
-export const SearchField = ({ label, placeholder, value, onChange }: Props) => (
+export const SearchField = ({ label, placeholder, value, onChange, onKeyDown }: Props) => (
   <Box aria-label={label} value={value} onChange={onChange}>
     <Search size={20} aria-hidden="true" />
-    <Input placeholder={placeholder} />
+    <Input placeholder={placeholder} {...(onKeyDown && { onKeyDown })} />
     <Button aria-label="empty the search">
       <X size={18} aria-hidden="true" />
     </Button>
