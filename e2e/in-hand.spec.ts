@@ -281,9 +281,11 @@ test('rooms not opened yet open while the server is away, an idle page says so, 
 test('what is typed of a new bicycle outlives a reload, and is gone once it hangs', async ({ page }) => {
   await page.goto(`${shop.url}/bicycles/new`)
   await page.getByLabel('name or number').fill('Kept 1')
+  await page.getByRole('button', { name: /^Figures of the front brake/ }).click()
   await page.getByRole('textbox', { name: 'rim width' }).fill('22')
   await page.reload()
   await expect(page.getByLabel('name or number')).toHaveValue('Kept 1')
+  await page.getByRole('button', { name: /^Figures of the front brake/ }).click()
   await expect(page.getByRole('textbox', { name: 'rim width' })).toHaveValue('22')
   // The line that shows what is measured is a button, and leads back to its field.
   await page.getByRole('textbox', { name: 'rim width' }).focus()

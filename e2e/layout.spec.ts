@@ -174,6 +174,7 @@ test('on a phone every word of a drawing can be read and every drawn button hit'
     }
   }
   await page.goto(`${shop.url}/bicycles/new`)
+  await page.getByRole('button', { name: /^Figures of the front brake/ }).click()
   await expect(page.getByRole('group', { name: /front view/ })).toBeVisible()
   expect(await tinyDrawings(page)).toEqual([])
 })

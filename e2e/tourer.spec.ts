@@ -14,11 +14,10 @@ async function tape(page: Page, line: string) {
 }
 
 async function choose(page: Page) {
-  const ways = page.getByRole('region', { name: 'Ways of mounting' })
-  await ways.getByRole('button', { name: 'Choose this way' }).click()
+  await next(page).getByRole('button', { name: 'Choose this way' }).click()
   await expect(page.getByRole('alert')).toContainText('Read and acknowledge first')
-  for (const box of await ways.locator('label:has([type=checkbox])').all()) await box.click()
-  await ways.getByRole('button', { name: 'Choose this way' }).click()
+  for (const box of await next(page).locator('label:has([type=checkbox])').all()) await box.click()
+  await next(page).getByRole('button', { name: 'Choose this way' }).click()
 }
 
 test('the tourer’s bridge: reach, a sleeve nut from the drawer, one wall drilled, mounted', async ({ page }) => {

@@ -10,18 +10,23 @@ import { useStacks } from '../stack/use-stacks.ts'
 import { ChooseIt } from './ChooseIt.tsx'
 import { planInHand } from './in-hand.ts'
 
-type Props = Pick<NotesProps, 'job' | 'jobId' | 'write'> & { plans: Plans; beside: ReactNode }
+type Props = Pick<NotesProps, 'job' | 'jobId' | 'write'> & {
+  plans: Plans
+  beside: ReactNode
+  /** What can hurt in the act, but for what is read and ticked. */
+  cautions: (ticked: readonly string[]) => ReactNode
+}
 
 /** The way that is looked at, to be chosen in the act itself; the others stand below, where another is opened. */
 export function ReadyWay(props: Props) {
   return planInHand(props.job) === 'stack' ? <ReadyStack {...props} /> : <ReadyMount {...props} />
 }
 
-function ReadyMount({ job, plans, write, beside }: Props) {
+function ReadyMount({ job, plans, write, beside, cautions }: Props) {
   const { shown, fault, missing } = plans
   if (!shown || !canBeChosen(shown))
     return (
-      <None beside={beside}>
+      <None beside={beside} cautions={cautions}>
         {fault ??
           (missing.length > 0
             ? `Nothing can be chosen yet. Still to be measured: ${missing.map(job.kit.title).join(', ')}.`
@@ -30,6 +35,7 @@ function ReadyMount({ job, plans, write, beside }: Props) {
     )
   return (
     <>
+      {cautions(mountChoice(shown).cautions)}
       <Way>{wayName(shown.way)}</Way>
       {shown.state === 'buy' && <Slate>Something is to be bought for it, as it says below.</Slate>}
       <ChooseIt {...mountChoice(shown)} say="Choose this way" write={write} beside={beside} />
@@ -37,11 +43,11 @@ function ReadyMount({ job, plans, write, beside }: Props) {
   )
 }
 
-function ReadyStack({ job, jobId, write, beside }: Props) {
+function ReadyStack({ job, jobId, write, beside, cautions }: Props) {
   const { now, missing, shown } = useStacks(job, jobId)
   if (!shown)
     return (
-      <None beside={beside}>
+      <None beside={beside} cautions={cautions}>
         {now
           ? 'Nothing in the drawer clears the body and covers the track: what would do stands below.'
           : `Nothing can be chosen yet. Still to be measured: ${missing.map(job.kit.title).join(', ')}.`}
@@ -49,6 +55,7 @@ function ReadyStack({ job, jobId, write, beside }: Props) {
     )
   return (
     <>
+      {cautions(stackChoice(shown).cautions)}
       <Way>{nameOf(shown)}</Way>
       {shown.state !== 'ready' && <Slate>Something is to be bought for it, as it says below.</Slate>}
       <ChooseIt {...stackChoice(shown)} say="Choose these" write={write} beside={beside} />
@@ -64,9 +71,10 @@ const Way = ({ children }: { children: string }) => (
   </p>
 )
 
-function None({ children, beside }: { children: string; beside: ReactNode }) {
+function None({ children, beside, cautions }: { children: string } & Pick<Props, 'beside' | 'cautions'>) {
   return (
     <>
+      {cautions([])}
       <p>
         <Read>{children}</Read>
       </p>

@@ -3,9 +3,9 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { cautionsOf } from '@overhaul/core/run-sheet/next'
 import { Cautions, Read } from '../../ui/words.tsx'
 
-/** What can hurt in this act, where the hand is about to do it. */
-export function ActCautions({ job }: { job: Job }) {
-  const cautions = cautionsOf(job.next, job.model)
+/** What can hurt in this act, where the hand is about to do it; `except` those that are read and ticked besides. */
+export function ActCautions({ job, except = [] }: { job: Job; except?: readonly string[] }) {
+  const cautions = cautionsOf(job.next, job.model).filter((id) => !except.includes(id))
   if (cautions.length === 0) return null
   return (
     <Cautions aria-label="Cautions">

@@ -184,12 +184,12 @@ function ChooseWay({ jobId, job, write, plans, again, onWhy }: NextProps & { aga
     <>
       <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
       <Says job={job} />
-      <ActCautions job={job} />
       <p>
         <Read>{job.next.step.why}</Read>
       </p>
       <Suspense fallback={null}>
         <ReadyWay
+          cautions={(ticked) => <ActCautions job={job} except={ticked} />}
           job={job}
           jobId={jobId}
           write={write}
