@@ -33,7 +33,7 @@ test('what is measured is dimensioned: the field in hand strongest, a dimension 
   // Half of it saved: what was measured stands on the drawing, and only what is still wanted is asked for.
   await page.keyboard.type('0.4')
   await next(page).getByRole('button', { name: 'Save' }).click()
-  await expect(next(page)).toContainText('Still wanted: runout, up and down, wheel offset.')
+  await expect(next(page)).toContainText('Only runout, up and down, wheel offset: the rest stands.')
   await page.getByRole('button', { name: 'Show the brake' }).click()
   await expect(drawing.locator('[data-dimension="radialRunout"]')).toBeHidden()
   await page.getByRole('button', { name: 'Show what is measured' }).click()

@@ -44,7 +44,7 @@ test('by part, by brake and by station, together; what is asked for stands in th
   await expect(page).toHaveURL(/part=open&brake=drum/)
   await expect(lines).toHaveText(['Roadster 2'])
   await choose(page, /Station/, /^Mount/)
-  await expect(page.getByText('Nothing on the rail is all of this.')).toBeVisible()
+  await expect(page.getByText('No bicycle fits all of what is chosen here.')).toBeVisible()
   await page.getByRole('button', { name: 'Show all' }).click()
   await expect(page).toHaveURL(/\/$/)
   await expect(lines.first()).toHaveText('Assisted 1')

@@ -34,7 +34,9 @@ function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
   }
   // Half of it was saved: only what is still wanted is asked for.
   if (readings.length < wantedOf(step, stand).length) {
-    return { line: `${why !== undefined ? 'Look again' : 'Still wanted'}: ${names.join(', ')}.` }
+    return why === undefined
+      ? { line: step.say, more: `Only ${names.join(', ')}: the rest stands.` }
+      : { line: `Look again: ${names.join(', ')}.` }
   }
   return { line: step.say, ...(step.more && { more: step.more }) }
 }

@@ -45,6 +45,12 @@ export function sayDay(at: string, zone?: string): string {
   return `${weekday} ${day} ${month?.slice(0, 3)} ${year}`
 }
 
+/** “5 Mar”. */
+export function sayShortDay(at: string, zone?: string): string {
+  const { day, month } = parts(at, zone)
+  return `${day} ${month}`
+}
+
 /** “17:05”. */
 export function sayClock(at: string, zone?: string): string {
   const { hour, minute } = parts(at, zone)

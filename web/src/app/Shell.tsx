@@ -31,7 +31,7 @@ const Head = styled.header`
   padding: 0 24px;
   border-bottom: 1px solid var(--rule);
   flex-wrap: wrap;
-  font: 500 18px/1 var(--label);
+  font: 500 1.125rem/1 var(--label);
   letter-spacing: 0.02em;
   ${phone} {
     gap: 0 14px;
@@ -61,7 +61,7 @@ const Head = styled.header`
   }
 `
 const Name = styled.b`
-  font: 600 25px/1 var(--label);
+  font: 600 1.5625rem/1 var(--label);
 `
 const Subject = styled.span`
   flex: 1 1 300px;
@@ -71,7 +71,7 @@ const Subject = styled.span`
   overflow: hidden;
   text-overflow: ellipsis;
   color: var(--slate);
-  font-size: 17px;
+  font-size: 1.0625rem;
   a {
     display: inline-flex;
     align-items: center;

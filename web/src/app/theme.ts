@@ -17,7 +17,7 @@ export const GlobalStyle = createGlobalStyle`
   body, h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; }
   ul, ol { padding: 0; list-style: none; }
   html, body, #root { height: 100%; }
-  body { background: var(--sheet); color: var(--ink); font: 16px/1.4 var(--text); -webkit-text-size-adjust: 100%; }
+  body { background: var(--sheet); color: var(--ink); font: 1rem/1.4 var(--text); -webkit-text-size-adjust: 100%; }
   button, input, select, textarea { font: inherit; color: inherit; }
   a { color: inherit; }
   svg { display: block; }

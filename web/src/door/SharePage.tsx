@@ -20,7 +20,7 @@ const Part = styled.section`
   justify-items: start;
 `
 const Code = styled.p`
-  font: 600 40px/1.1 var(--label);
+  font: 600 2.5rem/1.1 var(--label);
   letter-spacing: 0.08em;
 `
 const Picture = styled.img`

@@ -32,7 +32,7 @@ const Named = styled.div`
   align-items: center;
   min-height: 52px;
   b {
-    font: 600 19px/1.2 var(--label);
+    font: 600 1.1875rem/1.2 var(--label);
   }
 `
 const Stock = styled.div`
@@ -44,7 +44,7 @@ const Stock = styled.div`
     padding: 0;
   }
   b {
-    font: 600 28px/1 var(--label);
+    font: 600 1.75rem/1 var(--label);
     font-variant-numeric: tabular-nums;
   }
 `

@@ -1,5 +1,5 @@
 import type { Window } from '@overhaul/core/brake/window'
-import { scaleLinear } from 'd3-scale'
+import { type ScaleLinear, scaleLinear } from 'd3-scale'
 import { type PointerEvent, useRef } from 'react'
 import { type Shape as MarkName, MarkShape, WORDS } from './Mark.tsx'
 import { underFinger } from './under-finger.ts'
@@ -24,6 +24,16 @@ export interface GaugeProps {
   readonly onDrag?: (value: number) => void
 }
 
+/** As many ticks as can be told apart: no number stands there twice. */
+function ticksOf(scale: ScaleLinear<number, number>, say: (value: number) => string): readonly number[] {
+  const counts = [6, 5, 4, 3, 2]
+  const isApart = (ticks: readonly number[]) => {
+    const said = ticks.filter((_, index) => index % 2 === 0).map(say)
+    return new Set(said).size === said.length
+  }
+  return counts.map((count) => scale.ticks(count)).find(isApart) ?? scale.domain()
+}
+
 /** A window in words; open where it runs off the scale. */
 const sayWindow = ({ low, high }: Window, end: number, tick: (value: number) => string) =>
   high > end ? `from ${tick(low)}` : `${tick(low)} to ${tick(high)}`
@@ -39,7 +49,7 @@ export function WindowGauge(props: GaugeProps) {
   const svg = useRef<SVGSVGElement>(null)
   const scale = scaleLinear([low, high], [10, WIDTH - 10])
   const x = (each: number) => scale(Math.min(high, Math.max(low, each)))
-  const ticks = scale.ticks(6)
+  const ticks = ticksOf(scale, tick)
 
   const drag = (event: PointerEvent) => {
     const at = underFinger(event, svg.current, WIDTH)

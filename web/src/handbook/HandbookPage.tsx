@@ -49,7 +49,7 @@ const Index = styled.nav`
     align-content: center;
     text-decoration: none;
     border-bottom: 1px solid var(--rule);
-    font: 500 18px/1.15 var(--label);
+    font: 500 1.125rem/1.15 var(--label);
   }
   a[aria-current='page'] {
     font-weight: 700;
@@ -73,7 +73,7 @@ const Leaf = styled.div`
   }
   > h2,
   section > h2:first-child {
-    font: 600 30px/1.1 var(--label);
+    font: 600 1.875rem/1.1 var(--label);
   }
   :target {
     outline: 3px solid var(--predicted);
@@ -191,7 +191,7 @@ const Back = styled(Link)`
     align-content: center;
     min-height: 46px;
     padding: 0 16px;
-    font: 600 18px/1 var(--label);
+    font: 600 1.125rem/1 var(--label);
     border-bottom: 1px solid var(--rule);
   }
 `

@@ -23,10 +23,10 @@ const StepPart = styled.article`
   gap: 6px;
   max-width: 1000px;
   h3 {
-    font: 600 22px/1.15 var(--label);
+    font: 600 1.375rem/1.15 var(--label);
   }
   dt {
-    font: 600 17px/1.3 var(--label);
+    font: 600 1.0625rem/1.3 var(--label);
   }
 `
 const Answers = styled.ul`
@@ -42,7 +42,7 @@ const Answers = styled.ul`
     justify-items: center;
     text-align: center;
     align-content: start;
-    font: 500 16px/1.1 var(--label);
+    font: 500 1rem/1.1 var(--label);
   }
 `
 

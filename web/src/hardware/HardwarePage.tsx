@@ -62,7 +62,7 @@ export default function HardwarePage() {
       </SubjectLine>
       <Ends>
         <div style={{ flex: 1, minWidth: 220 }}>
-          <h1 style={{ font: '600 28px/1.1 var(--label)' }}>{bicycle.name}</h1>
+          <h1 style={{ font: '600 1.75rem/1.1 var(--label)' }}>{bicycle.name}</h1>
           <Slate>{bicycle.description}</Slate>
         </div>
         <Options legend="end" options={ENDS} value={end} onChange={(id) => setEnd(id as End)} />

@@ -26,6 +26,6 @@ export const Ends = styled.div`
   label {
     display: grid;
     gap: 4px;
-    font: 500 16px/1 var(--label);
+    font: 500 1rem/1 var(--label);
   }
 `

@@ -81,7 +81,7 @@ export function BrakeCell({ bicycle, brake, family, today, isWaiting, onNewJob }
         <MarkShape shape={told.shape} r={9} />
       </svg>
       <div style={{ minWidth: 0 }}>
-        <p style={{ font: '600 19px/1.2 var(--label)' }}>
+        <p style={{ font: '600 1.1875rem/1.2 var(--label)' }}>
           {told.headline} <End>· {end}</End>
         </p>
         {told.matter && (

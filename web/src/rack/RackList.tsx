@@ -52,7 +52,7 @@ const Written = styled.div`
     align-items: center;
     min-height: 44px;
     max-width: 100%;
-    font: 600 24px/1.1 var(--label);
+    font: 600 1.5rem/1.1 var(--label);
     text-decoration: underline dotted var(--control);
     text-underline-offset: 4px;
   }

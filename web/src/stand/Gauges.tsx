@@ -35,7 +35,7 @@ const Name = styled(Button)`
   min-height: 44px;
   display: grid;
   align-content: center;
-  font: 500 17px/1.15 var(--label);
+  font: 500 1.0625rem/1.15 var(--label);
   letter-spacing: 0.02em;
   text-decoration: underline dotted var(--control);
   text-underline-offset: 4px;
@@ -49,7 +49,7 @@ const Value = styled.div`
   align-items: baseline;
   justify-content: flex-end;
   gap: 4px;
-  font: 500 17px/1 var(--label);
+  font: 500 1.0625rem/1 var(--label);
   color: var(--slate);
   position: relative;
   [slot='errorMessage'] {
@@ -63,7 +63,7 @@ const Value = styled.div`
     border-bottom: 1.5px solid var(--control);
     background: none;
     text-align: right;
-    font: 600 30px/1 var(--label);
+    font: 600 1.875rem/1 var(--label);
     font-variant-numeric: tabular-nums;
     color: var(--ink);
     border-radius: 0;
@@ -80,7 +80,7 @@ const Value = styled.div`
 const Share = styled.span`
   display: block;
   white-space: nowrap;
-  font-size: 16px;
+  font-size: 1rem;
 `
 
 interface Props {

@@ -25,7 +25,7 @@ const Worked = styled.div`
   display: grid;
   gap: 2px;
   b {
-    font: 600 18px/1.3 var(--label);
+    font: 600 1.125rem/1.3 var(--label);
   }
 `
 interface Props {

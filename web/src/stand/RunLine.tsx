@@ -32,7 +32,7 @@ const Face = styled(Button)<{ $here: boolean }>`
   min-height: 66px;
   box-sizing: border-box;
   cursor: pointer;
-  font: ${({ $here }) => ($here ? 600 : 500)} 18px/1.2 var(--label);
+  font: ${({ $here }) => ($here ? 600 : 500)} 1.125rem/1.2 var(--label);
   letter-spacing: 0.02em;
   border-bottom: 3px solid ${({ $here }) => ($here ? 'var(--ink)' : 'transparent')};
   &[data-focus-visible] {

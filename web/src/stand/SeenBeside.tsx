@@ -7,7 +7,7 @@ export function SeenBeside({ job, shown }: { job: Job; shown: readonly string[] 
   const found = beside === undefined ? undefined : state.readings[beside]
   if (!beside || !found || !model.needed.every((id) => shown.includes(id))) return null
   return (
-    <p style={{ padding: '10px 0', font: '500 17px/1.2 var(--label)' }}>
+    <p style={{ padding: '10px 0', font: '500 1.0625rem/1.2 var(--label)' }}>
       {kit.title(beside)}: {kit.option(beside, found.value)?.title ?? found.value}
       {found.status === 'recheck' && ' (look again)'}
     </p>

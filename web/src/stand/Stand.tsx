@@ -2,6 +2,7 @@ import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { lastTimes } from '@overhaul/core/stand/last-time'
 import { upper } from '@overhaul/core/stand/words'
 import { Suspense, startTransition, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { lazily } from '../app/lazily.ts'
@@ -170,6 +171,7 @@ export function Stand({ open }: { open: OpenJob }) {
     },
   })
 
+  const lastTime = useMemo(() => lastTimes(record.visits), [record.visits])
   const onGauge = practiceGaugeOf(record, job, drafts)
 
   // While something is planned, what it will come to is not measured yet: its ways come first.
@@ -213,6 +215,7 @@ export function Stand({ open }: { open: OpenJob }) {
               onGauge={onGauge}
               sheetHref={`/api/jobs/${record.job.id}/sheet`}
               plans={plans}
+              lastTime={lastTime}
             />
             <Readings aria-label="Readings">
               {station === 'wheel' && <WorkSwitch job={job} write={write} />}

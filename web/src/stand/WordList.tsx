@@ -11,7 +11,7 @@ const Words = styled.dl`
   gap: 4px 10px;
   align-items: baseline;
   dt {
-    font: 600 19px/1.2 var(--label);
+    font: 600 1.1875rem/1.2 var(--label);
   }
 `
 

@@ -9,7 +9,7 @@ const Line = styled.form`
   display: flex;
   align-items: center;
   gap: 8px;
-  font: 500 17px/1.1 var(--label);
+  font: 500 1.0625rem/1.1 var(--label);
   white-space: nowrap;
 `
 const MOST_LETTERS = 20

@@ -34,7 +34,7 @@ const Item = styled.button<{ $struck: boolean }>`
     outline-offset: -3px;
   }
   time {
-    font: 500 16px/1 var(--label);
+    font: 500 1rem/1 var(--label);
     color: var(--slate);
   }
 `
@@ -42,7 +42,7 @@ const Day = styled.li`
   display: grid;
   align-items: center;
   padding: 0 12px;
-  font: 600 16px/1 var(--label);
+  font: 600 1rem/1 var(--label);
   color: var(--slate);
 `
 const Ask = styled.div`

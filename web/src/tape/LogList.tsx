@@ -35,7 +35,7 @@ const Line = styled(ListBoxItem)`
   border-bottom: 1px solid var(--rule);
   cursor: pointer;
   time {
-    font: 500 17px/1 var(--label);
+    font: 500 1.0625rem/1 var(--label);
     color: var(--slate);
   }
   &[data-selected] {

@@ -34,7 +34,7 @@ const Box = styled(ComboBox<Word>)`
   align-items: center;
   gap: 14px;
   label {
-    font: 600 15px/1.2 var(--label);
+    font: 600 0.9375rem/1.2 var(--label);
     letter-spacing: 0.06em;
     text-transform: uppercase;
   }
@@ -45,7 +45,7 @@ const Box = styled(ComboBox<Word>)`
     min-width: 0;
     padding: 0 8px;
     width: 100%;
-    font: 500 24px/1 var(--label);
+    font: 500 1.5rem/1 var(--label);
     letter-spacing: 0.02em;
     outline-offset: -3px;
   }
@@ -83,10 +83,10 @@ const Item = styled(ListBoxItem)`
     background: var(--wash);
   }
   b {
-    font: 600 19px/1 var(--label);
+    font: 600 1.1875rem/1 var(--label);
   }
   small {
-    font-size: 16px;
+    font-size: 1rem;
     color: var(--slate);
   }
 `

@@ -27,7 +27,7 @@ const Head = styled(Column)`
   text-align: left;
   padding: 6px 14px 6px 0;
   border-bottom: 1.5px solid var(--ink);
-  font: 600 16px/1.2 var(--label);
+  font: 600 1rem/1.2 var(--label);
   letter-spacing: 0.02em;
   white-space: nowrap;
   &[data-allows-sorting] {

@@ -16,7 +16,7 @@ const Box = styled(Disclosure)`
     align-items: center;
     gap: 8px;
     cursor: pointer;
-    font: 600 18px/1.15 var(--label);
+    font: 600 1.125rem/1.15 var(--label);
     text-decoration: underline;
     text-underline-offset: 3px;
   }

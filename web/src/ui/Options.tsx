@@ -9,7 +9,7 @@ const Answers = styled(RadioGroup)`
   gap: 4px;
   align-content: start;
   > span {
-    font: 500 16px/1 var(--label);
+    font: 500 1rem/1 var(--label);
   }
   > div {
     display: flex;
@@ -30,7 +30,7 @@ const Answer = styled(Radio)`
   }
   border: 1.5px solid var(--control);
   margin-left: -1.5px;
-  font: 600 17px/1.05 var(--label);
+  font: 600 1.0625rem/1.05 var(--label);
   cursor: pointer;
   &[data-selected] {
     background: var(--ink);

@@ -14,7 +14,7 @@ const Plain = styled(Button)<{ $go?: boolean; $quiet?: boolean }>`
   background: ${({ $go }) => ($go ? 'var(--ink)' : 'none')};
   color: ${({ $go }) => ($go ? 'var(--sheet)' : 'var(--ink)')};
   ${({ $go }) => $go && 'border-color: var(--ink);'}
-  font: 600 18px/1 var(--label);
+  font: 600 1.125rem/1 var(--label);
   letter-spacing: 0.02em;
   border-radius: 0;
   cursor: pointer;
@@ -35,7 +35,7 @@ const Plain = styled(Button)<{ $go?: boolean; $quiet?: boolean }>`
 `
 
 export const Key = styled.kbd`
-  font: 500 16px/1 var(--label);
+  font: 500 1rem/1 var(--label);
   border: 1px solid;
   padding: 2px 6px;
   opacity: 0.75;

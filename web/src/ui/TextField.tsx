@@ -23,7 +23,7 @@ const Box = styled(AriaTextField)<{ $wide?: boolean }>`
 const Big = styled(Box)`
   input {
     height: 50px;
-    font: 600 26px/1 var(--label);
+    font: 600 1.625rem/1 var(--label);
     font-variant-numeric: tabular-nums;
   }
 `

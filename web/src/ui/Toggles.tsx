@@ -13,7 +13,7 @@ const Toggle = styled(ToggleButton)`
   border: 1.5px solid var(--control);
   margin-left: -1.5px;
   background: none;
-  font: 600 18px/1 var(--label);
+  font: 600 1.125rem/1 var(--label);
   letter-spacing: 0.02em;
   cursor: pointer;
   border-radius: 0;

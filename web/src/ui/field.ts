@@ -16,13 +16,13 @@ export const fieldBox = css`
 
 /** The word above a field. */
 export const fieldName = css`
-  font: 500 16px/1.2 var(--label);
+  font: 500 1rem/1.2 var(--label);
 `
 
 /** What is wrong with it, under it. */
 export const fieldFault = css`
   color: var(--out);
-  font: 600 16px/1.25 var(--label);
+  font: 600 1rem/1.25 var(--label);
   max-width: 34ch;
 `
 

@@ -9,7 +9,7 @@ export const linkPress = css`
   display: inline-grid;
   place-items: center;
   border: 1.5px solid var(--control);
-  font: 600 18px/1 var(--label);
+  font: 600 1.125rem/1 var(--label);
   text-decoration: none;
 `
 
@@ -62,7 +62,7 @@ export const Ruled = styled.table`
     font-weight: 400;
   }
   thead th {
-    font: 600 16px/1.2 var(--label);
+    font: 600 1rem/1.2 var(--label);
   }
   tr {
     break-inside: avoid;

@@ -6,7 +6,7 @@ import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 
 export const Label = styled.h2`
-  font: 600 15px/1.2 var(--label);
+  font: 600 0.9375rem/1.2 var(--label);
   letter-spacing: 0.06em;
   text-transform: uppercase;
 `
@@ -45,7 +45,7 @@ export const Cautions = styled.ul`
   gap: 4px;
   border-left: 3px solid var(--recheck);
   padding-left: 10px;
-  font-size: 16px;
+  font-size: 1rem;
 `
 
 export const Grey = styled.span`

@@ -69,8 +69,8 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     },
   ),
   biteReading('Squeeze slowly; finger travel when both pads press, not when the first one touches.'),
-  compound('padFixed', 'fixed or inner pad, compound', 'pfix'),
-  compound('padMoving', 'moving or outer pad, compound', 'pmov'),
+  compound('padFixed', 'fixed or inner pad, thickness left', 'pfix'),
+  compound('padMoving', 'moving or outer pad, thickness left', 'pmov'),
   clear('bodyClearTop', 'body clear above the rotor', 'btop', 'Rotor’s edge to the body of the caliper'),
   clear('bodyClearBottom', 'body clear below the track', 'bbot', 'Rotor’s arms to the lower edge of the body'),
   rule(

@@ -29,7 +29,7 @@ export const BITE: SchoolSpec = {
     },
     {
       id: 'gap',
-      title: 'gap-led',
+      title: 'gaps first',
       says: 'Each pad stands a set distance off the rim.',
       source: BENCH_HABIT,
       amount: { unit: 'mm', usual: 1.5, min: 0.3, max: 4 },

@@ -20,7 +20,7 @@ const Piece = styled.li`
   border-top: 1px solid var(--rule);
   > b {
     grid-column: 1 / -1;
-    font: 600 18px/1.2 var(--label);
+    font: 600 1.125rem/1.2 var(--label);
   }
   > div:nth-of-type(4) {
     grid-column: 1;
@@ -34,7 +34,7 @@ const Named = styled.div`
   gap: 3px;
   min-width: 0;
   > span {
-    font: 500 16px/1.1 var(--label);
+    font: 500 1rem/1.1 var(--label);
   }
 `
 

@@ -68,7 +68,7 @@ export function StraddleNotes({ job, length }: Pick<NotesProps, 'job' | 'length'
         valueText={at ? `${at.linkageRatio.toFixed(2)} at ${mm(yoke)}` : mm(yoke)}
         onDrag={setYoke}
       />
-      <span style={{ font: '500 17px/1.2 var(--label)' }}>yoke height, {mm(yoke)}</span>
+      <span style={{ font: '500 1.0625rem/1.2 var(--label)' }}>yoke height, {mm(yoke)}</span>
       <Slide
         label="yoke height"
         min={curve[0]?.yokeMm ?? 0}

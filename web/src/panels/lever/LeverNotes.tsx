@@ -20,7 +20,7 @@ const Steppers = styled.div`
   align-items: center;
   output {
     text-align: center;
-    font: 600 22px/1 var(--label);
+    font: 600 1.375rem/1 var(--label);
     font-variant-numeric: tabular-nums;
   }
 `

@@ -64,7 +64,7 @@ export function MatchNotes({ job, length, onWorked }: Props) {
           {figures.map(([title, value]) => (
             <tr key={title}>
               <td>{title}</td>
-              <td style={{ font: '600 20px/1.2 var(--label)', whiteSpace: 'nowrap' }}>{value}</td>
+              <td style={{ font: '600 1.25rem/1.2 var(--label)', whiteSpace: 'nowrap' }}>{value}</td>
             </tr>
           ))}
         </tbody>

@@ -31,7 +31,7 @@ export function MountSection({ kit, plans, length }: { kit: Kit; plans: Plans; l
   if (!mount || !section) {
     return (
       <Waiting>
-        <p style={{ font: '600 24px/1.2 var(--label)' }}>The mount is drawn in section once it is measured.</p>
+        <p style={{ font: '600 1.5rem/1.2 var(--label)' }}>The mount is drawn in section once it is measured.</p>
         <Slate>{fault ?? `Still to come: ${missing.map(kit.title).join(', ')}.`}</Slate>
       </Waiting>
     )

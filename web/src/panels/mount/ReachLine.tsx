@@ -59,7 +59,9 @@ function ReachLine({ reach, length, onWorked }: Props) {
           tick={(each) => formatNumber(each, shownUnit('mm', length), length === 'in' ? 2 : 0)}
           valueText={showQuantity(neededMm, 'mm', length)}
         />
-        <b style={{ font: '600 26px/1 var(--label)', textAlign: 'right' }}>{showQuantity(neededMm, 'mm', length)}</b>
+        <b style={{ font: '600 1.625rem/1 var(--label)', textAlign: 'right' }}>
+          {showQuantity(neededMm, 'mm', length)}
+        </b>
       </Line>
       <p>
         <Read>{reach.say}</Read>

@@ -13,7 +13,7 @@ export const Choice = styled(Button)<{ $open: boolean }>`
   gap: 10px;
   align-items: center;
   border-top: 1px solid var(--rule);
-  font: ${({ $open }) => ($open ? 600 : 500)} 19px/1.15 var(--label);
+  font: ${({ $open }) => ($open ? 600 : 500)} 1.1875rem/1.15 var(--label);
   &[data-focus-visible] {
     outline: 3px solid var(--predicted);
   }

@@ -22,7 +22,7 @@ import { MakersFigure } from './MakersFigure.tsx'
 import { type Means, torqueTold, unitTyped } from './torque-told.ts'
 
 const Figure = styled.span`
-  font: 600 22px/1.1 var(--label);
+  font: 600 1.375rem/1.1 var(--label);
   font-variant-numeric: tabular-nums;
 `
 const Head = styled.span`

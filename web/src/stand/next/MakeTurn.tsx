@@ -32,7 +32,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
       {turn.probes && (
         <p>
           Which way the {job.model.adjusters.find((each) => each.id === turn.probes)?.title} works differs by design and
-          is not known here yet: this turn also finds out.
+          is not known here yet. This turn shows it.
         </p>
       )}
       {job.next.kind === 'turn' && job.next.why && (
@@ -74,7 +74,7 @@ const Given = styled.p`
   display: flex;
   flex-wrap: wrap;
   gap: 2px 16px;
-  font: 500 19px/1.2 var(--label);
+  font: 500 1.1875rem/1.2 var(--label);
   b {
     font-weight: 600;
     color: var(--predicted);

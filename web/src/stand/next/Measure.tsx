@@ -81,7 +81,7 @@ function HowTo({ kit, readings }: { kit: Kit; readings: readonly string[] }) {
       <dl>
         {readings.map((id) => (
           <div key={id}>
-            <dt style={{ font: '600 17px/1.3 var(--label)' }}>{kit.title(id)}</dt>
+            <dt style={{ font: '600 1.0625rem/1.3 var(--label)' }}>{kit.title(id)}</dt>
             <dd style={{ paddingBottom: 4 }}>{(kit.reading(id) ?? kit.seeing(id))?.how}</dd>
           </div>
         ))}

@@ -1,5 +1,8 @@
 import type { Picture } from '@overhaul/core/brake/drawings'
 import { shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
+import { showParts } from '@overhaul/core/stand/describe'
+import type { LastTime } from '@overhaul/core/stand/last-time'
+import { sayShortDay } from '@overhaul/core/stand/when'
 import styled from 'styled-components'
 import { useDrawings } from '../../data/drawings.ts'
 import { Pictured } from '../../drawing/Pictured.tsx'
@@ -15,11 +18,21 @@ const Fields = styled.div`
 `
 const picture = (shapes: Picture | undefined) => shapes && <Pictured picture={shapes} />
 
+const Before = styled.small`
+  font: 400 0.875rem/1.1 var(--text);
+  color: var(--slate);
+  max-width: 116px;
+`
+
 const Named = styled.div`
   display: grid;
   gap: 6px;
-  font: 500 16px/1 var(--label);
+  font: 500 1rem/1 var(--label);
 `
+
+/** “last time 1.0, 5 Mar”: what a number was on the visit before. */
+const sayLast = (last: LastTime | undefined, show: (value: number) => string) =>
+  typeof last?.value === 'number' && <Before>{`last time ${show(last.value)}, ${sayShortDay(last.at)}`}</Before>
 
 /** A field for each reading asked for: a number to type, or one of a few answers to touch. */
 export function Readings({
@@ -27,8 +40,9 @@ export function Readings({
   readings,
   length,
   drafts,
+  lastTime,
   optional = false,
-}: Pick<NextProps, 'job' | 'length' | 'drafts'> & { readings: readonly string[]; optional?: boolean }) {
+}: Pick<NextProps, 'job' | 'length' | 'drafts' | 'lastTime'> & { readings: readonly string[]; optional?: boolean }) {
   const drawings = useDrawings(family)
   return (
     <Fields>
@@ -66,6 +80,7 @@ export function Readings({
               draft={id}
               {...measure}
             />
+            {sayLast(lastTime.get(id), (value) => showParts(kit, id, value, length).number)}
           </Named>
         )
       })}

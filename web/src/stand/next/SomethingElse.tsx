@@ -23,7 +23,7 @@ const Steppers = styled.div`
   output {
     min-width: 74px;
     text-align: center;
-    font: 600 22px/1 var(--label);
+    font: 600 1.375rem/1 var(--label);
   }
 `
 

@@ -4,6 +4,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayAct } from '@overhaul/core/run-sheet/say'
 import { heldAt } from '@overhaul/core/run-sheet/status'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import type { LastTime } from '@overhaul/core/stand/last-time'
 import { upper } from '@overhaul/core/stand/words'
 import type { KeyboardEvent, ReactNode } from 'react'
 import styled from 'styled-components'
@@ -32,6 +33,8 @@ export interface NextProps {
   readonly sheetHref: string
   /** The ways of mounting, where they are chosen from. */
   readonly plans: Plans
+  /** What each reading was on the visit before. */
+  readonly lastTime: ReadonlyMap<string, LastTime>
 }
 
 const TopLine = styled.div`
@@ -65,13 +68,13 @@ export const Top = ({ label, hint, children }: TopProps) => (
 )
 
 const Line = styled.p`
-  font: 600 30px/1.12 var(--label);
+  font: 600 1.875rem/1.12 var(--label);
   text-wrap: balance;
   &:focus {
     outline: none;
   }
   ${phone} {
-    font-size: 26px;
+    font-size: 1.625rem;
   }
 `
 
