@@ -8,7 +8,7 @@ import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Read } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
+import { type NextProps, PracticeGauge, Says, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 import { walkOnEnter } from './walk-fields.ts'
 
@@ -61,11 +61,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
           <Press quiet hint="w" onPress={onWhy}>
             Why
           </Press>
-          {onGauge && (
-            <Press hint="g" data-key="gauge" onPress={() => onGauge(next.readings)}>
-              Read the practice gauge
-            </Press>
-          )}
+          {onGauge && <PracticeGauge onGauge={() => onGauge(next.readings)} />}
           {!dial && <Skip {...props} />}
         </Ends>
       </form>

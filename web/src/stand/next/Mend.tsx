@@ -6,7 +6,7 @@ import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Read, Slate } from '../../ui/words.tsx'
 import { ActCautions } from './ActCautions.tsx'
-import { type NextProps, Says, Skip, Top } from './parts.tsx'
+import { type NextProps, PracticeGauge, Says, Skip, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
 import { walkOnEnter } from './walk-fields.ts'
 
@@ -58,11 +58,7 @@ export function Mend(props: NextProps & { next: NextAct & { kind: 'mend' } }) {
           <Press quiet hint="w" onPress={onWhy}>
             Why
           </Press>
-          {onGauge && (
-            <Press hint="g" data-key="gauge" onPress={() => onGauge(next.readings)}>
-              Read the practice gauge
-            </Press>
-          )}
+          {onGauge && <PracticeGauge onGauge={() => onGauge(next.readings)} />}
           <Skip {...props} />
         </Ends>
       </form>

@@ -102,6 +102,31 @@ export function Says({ job }: Pick<NextProps, 'job'>) {
   )
 }
 
+/** To the button that saves, once there is something to save. */
+function toSave(frames = 20): void {
+  requestAnimationFrame(() => {
+    const save = document.querySelector<HTMLButtonElement>('button[data-ends]')
+    if (save && !save.disabled) save.focus()
+    else if (frames > 0) toSave(frames - 1)
+  })
+}
+
+/** Reads the practice gauge into the fields; what is left to do is to save them. */
+export function PracticeGauge({ onGauge }: { onGauge: () => void }) {
+  return (
+    <Press
+      hint="g"
+      data-key="gauge"
+      onPress={() => {
+        onGauge()
+        toSave()
+      }}
+    >
+      Read the practice gauge
+    </Press>
+  )
+}
+
 /** What to have at hand. */
 export function Tools({ step }: { step: Step }) {
   return step.tools ? <Slate>At hand: {step.tools.join(', ')}.</Slate> : null
