@@ -48,7 +48,7 @@ export function sayDay(at: string, zone?: string): string {
 /** “5 Mar”. */
 export function sayShortDay(at: string, zone?: string): string {
   const { day, month } = parts(at, zone)
-  return `${day} ${month}`
+  return `${day} ${month?.slice(0, 3)}`
 }
 
 /** “17:05”. */

@@ -3,7 +3,7 @@ import type { End } from '@overhaul/core/brake/dimension'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
-import { and, eq, isNull, ne } from 'drizzle-orm'
+import { and, eq, isNull, ne, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
@@ -116,6 +116,8 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
         openedAt: jobs.openedAt,
         releasedAt: jobs.releasedAt,
         closedAt: jobs.closedAt,
+        complaint: jobs.complaint,
+        says: sql<string>`json_extract(${jobs.summary}, '$.nextSay')`,
       })
       .from(jobs)
       .innerJoin(brakes, eq(brakes.id, jobs.brakeId))

@@ -174,7 +174,10 @@ export interface BrakeRecord {
   readonly hardware: Hardware
   /** Another brake hangs there since; null while this one does. */
   readonly retiredAt: string | null
-  readonly jobs: readonly Pick<JobRow, 'id' | 'number' | 'openedAt' | 'releasedAt' | 'closedAt'>[]
+  readonly jobs: readonly (Pick<JobRow, 'id' | 'number' | 'openedAt' | 'releasedAt' | 'closedAt' | 'complaint'> & {
+    /** How it stands, in a line. */
+    readonly says: string
+  })[]
 }
 
 export interface BicycleRecord {
@@ -254,6 +257,7 @@ export const api = {
   /** A page of the bicycles wanted; whether more follow is told by the total. */
   rackPage: (wish: RackWish, after?: string) =>
     listPage<RackBicycle>(`bicycles?${queryOf({ ...wish, limit: A_PAGE, after })}`),
+  jobsSought: (q: string) => listPage<JobRow>(`jobs?${queryOf({ q, limit: A_PAGE })}`),
   job: (id: string) => call<JobRecord>('GET', `jobs/${id}`),
   entriesAfter: (id: string, seq: number, epoch: string) =>
     call<readonly Entry[]>('GET', `jobs/${id}/entries?${queryOf({ after: seq, epoch })}`),

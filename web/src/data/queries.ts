@@ -205,6 +205,14 @@ export const fetchRooms = () =>
     queryClient.prefetchQuery({ queryKey: ['drawer', 'parts'], queryFn: api.drawer }),
   ])
 
+/** The job of this number; null where there is none. */
+export const useJobNumbered = (number: number | undefined) =>
+  useQuery({
+    queryKey: [...RACK, 'job', number],
+    queryFn: async () => (await api.jobsSought(String(number))).rows.find((job) => job.number === number) ?? null,
+    enabled: number !== undefined,
+  })
+
 /** A tag by its code: whose it is, and its picture where the workshop is shared. */
 export const useTag = (code: string) =>
   useQuery({ queryKey: ['tag', code], queryFn: () => api.tag(code), enabled: code !== '', retry: false })

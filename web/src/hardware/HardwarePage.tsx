@@ -19,6 +19,7 @@ import { Options } from '../ui/Options.tsx'
 import { Press } from '../ui/Press.tsx'
 import { Complaint, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
+import { BicycleJobs } from './BicycleJobs.tsx'
 import { Figures, WriteDown } from './Figures.tsx'
 import { following, readFigures, showFigure, type Typed, unitWords, wrongWith } from './figures.ts'
 import { Hanging } from './Hanging.tsx'
@@ -74,6 +75,7 @@ export default function HardwarePage() {
       ) : (
         <Hanging key={end} bicycle={bicycle} end={end} hanging={undefined} />
       )}
+      <BicycleJobs bicycle={bicycle} />
     </Page>
   )
 }

@@ -13,6 +13,7 @@ import { Title } from '../ui/Title.tsx'
 import { Toggles } from '../ui/Toggles.tsx'
 import { Complaint, Label, Slate } from '../ui/words.tsx'
 import { WaitingChanges } from '../waiting/WaitingChanges.tsx'
+import { FoundJob } from './FoundJob.tsx'
 import { type ForJob, JOBS, NewJob, type NewJobBody } from './NewJob.tsx'
 import { RackList } from './RackList.tsx'
 import { wantedAmong } from './remembered.ts'
@@ -161,6 +162,7 @@ export default function RackPage() {
             <Press onPress={addBicycle}>New bicycle</Press>
           </span>
         </Tools>
+        <FoundJob sought={sought} />
         <WaitingChanges />
         {opening && <NewJob key={opening.brakeId} on={opening} onDone={() => setOpening(undefined)} />}
         {list.error && (

@@ -21,7 +21,7 @@ const picture = (shapes: Picture | undefined) => shapes && <Pictured picture={sh
 const Before = styled.small`
   font: 400 0.875rem/1.1 var(--text);
   color: var(--slate);
-  max-width: 116px;
+  max-width: 160px;
 `
 
 const Named = styled.div`

@@ -1,0 +1,58 @@
+import { sayDay } from '@overhaul/core/stand/when'
+import { FAMILIES } from '@overhaul/core/workshop/families'
+import { Link } from 'react-router'
+import type { BicycleRecord } from '../data/api.ts'
+import { Ruled } from '../ui/layout.ts'
+import { Label, Slate } from '../ui/words.tsx'
+
+/** Every job on what hangs on a bicycle, and on what hung there before, newest first. */
+export function BicycleJobs({ bicycle }: { bicycle: BicycleRecord }) {
+  const jobs = bicycle.brakes
+    .flatMap((brake) => brake.jobs.map((job) => ({ ...job, brake })))
+    .sort((a, b) => b.number - a.number)
+  if (jobs.length === 0) return <Slate>No job was opened on this bicycle yet.</Slate>
+  return (
+    <section aria-label="Jobs" style={{ overflowX: 'auto', flex: 'none', minHeight: 'max-content' }}>
+      <Label>Jobs</Label>
+      <Ruled>
+        <thead>
+          <tr>
+            <th>job</th>
+            <th>opened</th>
+            <th>brake</th>
+            <th>what was wrong</th>
+            <th>how it stands</th>
+            <th>sheet</th>
+          </tr>
+        </thead>
+        <tbody>
+          {jobs.map(({ id, number, openedAt, releasedAt, closedAt, complaint, says, brake }) => (
+            <tr key={id}>
+              <td>
+                <Link to={`/stand/${id}`} aria-label={`Job ${number} on the Stand`}>
+                  {number}
+                </Link>
+              </td>
+              <td>{sayDay(openedAt)}</td>
+              <td>
+                {brake.end}, {FAMILIES.find((each) => each.id === brake.hardware.family)?.title}
+                {brake.retiredAt && ', hung here before'}
+              </td>
+              <td>{complaint || '–'}</td>
+              <td>
+                {says}
+                {releasedAt && ` ${sayDay(releasedAt)}`}
+                {closedAt && ` ${sayDay(closedAt)}`}
+              </td>
+              <td>
+                <Link to={`/jobs/${id}/sheet`} aria-label={`Sheet of job ${number}`}>
+                  sheet
+                </Link>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Ruled>
+    </section>
+  )
+}
