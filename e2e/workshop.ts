@@ -98,7 +98,7 @@ export async function workshop(port: number, ...flags: readonly string[]) {
       })
       return ((await answer.json()) as { id: string }).id
     },
-    async entries(jobId: string): Promise<{ kind: string; seq: number; text?: string; id: string }[]> {
+    async entries(jobId: string): Promise<{ kind: string; seq: number; text?: string; value?: unknown; id: string }[]> {
       return (await fetch(`${url}/api/jobs/${jobId}/entries`)).json() as never
     },
   }

@@ -7,11 +7,12 @@ export const SERVER = 'server/dist/bundle/main.js'
 
 const PARTS = [
   {
+    title: 'interface',
     made: 'web/dist/index.html',
     from: ['web/src', 'web/public', 'web/index.html', 'web/vite.config.ts'],
     config: 'web/vite.config.ts',
   },
-  { made: SERVER, from: ['server/src', 'server/vite.config.ts'], config: 'server/vite.config.ts' },
+  { title: 'server', made: SERVER, from: ['server/src', 'server/vite.config.ts'], config: 'server/vite.config.ts' },
 ]
 const SHARED = ['core/src', 'package-lock.json']
 
@@ -23,10 +24,11 @@ function newest(path) {
 
 /** Builds the interface and the server where any of their sources is newer than what was built. */
 export function build() {
-  for (const { made, from, config } of PARTS) {
+  for (const { title, made, from, config } of PARTS) {
     const built = join(ROOT, made)
     const sources = [...from, ...SHARED].map((each) => newest(join(ROOT, each)))
     if (existsSync(built) && Math.max(...sources) < statSync(built).mtimeMs) continue
+    console.log(`Building the ${title}…`)
     run('npx', ['vite', 'build', '--config', config, '--logLevel', 'error'])
   }
 }

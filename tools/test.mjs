@@ -1,13 +1,14 @@
 import { spawn } from 'node:child_process'
-import { closeSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs'
+import { closeSync, mkdirSync, openSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { build } from './build.mjs'
 import { ensureChromium } from './chromium.mjs'
+import { inTurn } from './in-turn.mjs'
 import { install, ROOT } from './install.mjs'
 
 /**
- * Everything, from a clean clone: lint and types, what computes, the server, the browser, a short soak; closes with one line
+ * Everything, from a clean clone: lint, types and what nobody uses, what computes, the server, the browser, a short soak; closes with one line
  * of counts. `--tier core|server|browser|soak`, more than once if wanted, runs only those; words after it are passed on to
  * the runner: `npm test -- --tier browser stand` runs one spec.
  */
@@ -82,16 +83,18 @@ async function withoutBrowser(where) {
   if (wanted.includes('core')) {
     await check('lint', 'npx', ['biome', 'check', '--error-on-warnings', '.'], where('lint'))
     await check('types', process.execPath, ['tools/types.mjs'], where('types'))
+    await check('unused', 'npx', ['knip'], where('unused'))
   }
   for (const tier of ['core', 'server', 'soak']) if (wanted.includes(tier)) await units(tier, where(tier))
 }
 
-install()
-rmSync(CACHE, { recursive: true, force: true })
+inTurn(install)
 mkdirSync(CACHE, { recursive: true })
+for (const name of readdirSync(CACHE))
+  if (name !== 'making.lock') rmSync(join(CACHE, name), { recursive: true, force: true })
 if (wanted.includes('browser')) {
   ensureChromium()
-  build()
+  inTurn(build)
   const logs = []
   const beside = wanted.length > 1
   const others = withoutBrowser((name) => {

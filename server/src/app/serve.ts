@@ -69,6 +69,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     return outcome
   }
   if (!settings.empty && isUntouched(settings.data)) {
+    console.log('Hanging the demo workshop…')
     const { hangDemo } = await import('../demo/hang.ts')
     const hung = await hangDemo(settings.data)
     if (!hung.ok) return letGo(hung)

@@ -60,7 +60,7 @@ export function undo({ about, says, undo: back, method, path, body }: Change): P
 export const dropChange = (id: string): Promise<void> =>
   changes.drop(changes.snapshot().waiting.filter((each) => each.id === id))
 
-/** What was written last from this screen. */
+/** What was written last from this screen; asked for by tests. @public */
 export const lastChange = (): Change | undefined => changes.snapshot().last[0]
 
 export const useChanges = () => useSyncExternalStore(changes.subscribe, changes.snapshot)

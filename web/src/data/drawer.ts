@@ -12,7 +12,7 @@ const movesKey = (jobId?: string) => [DRAWER, 'moves', jobId ?? 'all'] as const
 
 export const useDrawer = () => useQuery({ queryKey: [DRAWER, 'parts'], queryFn: api.drawer })
 
-export const useMoves = (jobId?: string) => useQuery({ queryKey: movesKey(jobId), queryFn: () => api.moves(jobId) })
+const useMoves = (jobId?: string) => useQuery({ queryKey: movesKey(jobId), queryFn: () => api.moves(jobId) })
 
 export const refreshDrawer = () => queryClient.invalidateQueries({ queryKey: [DRAWER] })
 
@@ -42,7 +42,7 @@ export function useHeld(jobId: string): readonly HeldPart[] {
   return useMemo(() => heldIn(data ?? []), [data])
 }
 
-export function heldIn(data: readonly PartMove[]): readonly HeldPart[] {
+function heldIn(data: readonly PartMove[]): readonly HeldPart[] {
   const held = new Map<string, HeldPart>()
   for (const { partId, name, delta } of data)
     held.set(partId, { partId, name, count: (held.get(partId)?.count ?? 0) - delta })

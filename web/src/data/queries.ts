@@ -36,7 +36,7 @@ export const queryClient = new QueryClient({
 const RACK = ['rack'] as const
 
 /** Everything that hangs there, by name. */
-export const WHOLE_RACK: RackWish = { part: 'hanging', q: '', sort: 'name' }
+const WHOLE_RACK: RackWish = { part: 'hanging', q: '', sort: 'name' }
 
 const jobKey = (id: string) => ['job', id] as const
 
@@ -128,7 +128,7 @@ export function refreshBicycle(id: string): Promise<unknown> {
   ])
 }
 
-export const refreshRack = () => queryClient.invalidateQueries({ queryKey: RACK })
+const refreshRack = () => queryClient.invalidateQueries({ queryKey: RACK })
 
 /** Adds entries heard of to a job's record; what was known already changes nothing. */
 export function heard(jobId: string, entries: readonly Entry[]): void {

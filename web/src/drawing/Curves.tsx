@@ -10,7 +10,7 @@ export interface CurvePoint {
   readonly y: number
 }
 
-export interface Panel {
+interface Panel {
   /** What is drawn, with its unit. */
   readonly title: string
   readonly lines: readonly { readonly points: readonly CurvePoint[]; readonly label?: string }[]

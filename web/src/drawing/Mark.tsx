@@ -25,7 +25,7 @@ export const WORDS: Readonly<Record<Shape, string>> = {
   skipped: 'skipped',
 }
 
-export const markWords = (shape: Shape): string => WORDS[shape]
+const markWords = (shape: Shape): string => WORDS[shape]
 
 /** The state of a whole station: worn, wrong or loose is never “too high”. */
 export const stationWords = (shape: Shape): string =>

@@ -4,7 +4,7 @@ import type { CurvePoint } from '../drawing/Curves.tsx'
 const POINTS = 61
 
 /** From where to where an input is varied: about its value, inside what is accepted. */
-export function rangeOf(spec: InputSpec, value: number): readonly [number, number] {
+function rangeOf(spec: InputSpec, value: number): readonly [number, number] {
   const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = spec.type === 'number' ? spec : {}
   const reach = value === 0 ? 1 : 0.6 * Math.abs(value)
   return [Math.max(min, value - reach), Math.min(max, value + reach)]

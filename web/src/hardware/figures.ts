@@ -28,7 +28,7 @@ export function showFigure({ unit }: DimensionSpec, value: number, length: Lengt
 }
 
 /** A typed figure in its own unit, or why it cannot be read. */
-export function readFigure(spec: DimensionSpec, text: string, length: LengthUnit): Outcome<number> {
+function readFigure(spec: DimensionSpec, text: string, length: LengthUnit): Outcome<number> {
   return isUnit(spec.unit)
     ? parseQuantity(text, shownUnit(spec.unit, length), spec.title)
     : parseNumber(text, spec.title)

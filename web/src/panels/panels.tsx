@@ -79,7 +79,7 @@ const OtherCable = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="cable"
 const OtherReach = ({ jobId }: NotesProps) => <OtherEnd jobId={jobId} of="reach" />
 
 /** Every panel of every station, from the top down. */
-export const STATION_PANELS: readonly StationPanel[] = [
+const STATION_PANELS: readonly StationPanel[] = [
   { id: 'match', stations: ['match'], serves: always, Panel: MatchNotes },
   { id: 'pads', stations: ['pads'], serves: onArms, Panel: PadNotes },
   { id: 'cable', stations: ['cable'], serves: always, Panel: CableNotes },

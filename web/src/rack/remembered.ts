@@ -32,7 +32,7 @@ function isSought({ name, code, description, brakes }: RackBicycle, q: string): 
 }
 
 /** Whether a bicycle is what the rack is asked for, by the rules of the server’s own search. `today`: ISO 8601. */
-export function isWanted(bicycle: RackBicycle, { part, q, family, station }: RackWish, today: string): boolean {
+function isWanted(bicycle: RackBicycle, { part, q, family, station }: RackWish, today: string): boolean {
   const { retiredAt, brakes } = bicycle
   if ((part === 'retired') !== (retiredAt !== null)) return false
   const inPart = BRAKE_IN[part]
