@@ -38,6 +38,8 @@ describe('the job sheet', () => {
     const gap = sheet(WORKED).readings.find((each) => each.title === 'gap left')
     expect(gap).toMatchObject({ found: '0.3 mm', left: '1.0 mm', mark: 'in' })
     expect(gap?.window).toMatch(/^0\.5 mm to 1\.\d mm$/)
+    // Measured only after something was done, it was not found so.
+    expect(sheet(WORKED).readings.find((each) => each.title === 'reserve')).toMatchObject({ found: '–' })
     const reach = sheet(WORKED).readings.find((each) => each.title === 'lever reach')
     expect(reach).toMatchObject({ window: '20 mm to 89 mm', mark: 'in' })
     expect(sheet(WORKED).noted).toContain('lever pivot to cable end 30.0 mm')

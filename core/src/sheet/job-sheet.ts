@@ -18,6 +18,7 @@ import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
 import { costsIn, showMoney } from '../stand/costs.ts'
 import { describe, type Naming, sayMove, showAnswer, showQuantity, showWay } from '../stand/describe.ts'
+import type { Entry } from '../stand/entries.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
 
@@ -83,9 +84,24 @@ interface Read extends SheetReading {
   readonly isSeen: boolean
 }
 
+/** Whether an entry changed the brake: what is read after it was not found so. A school is only another opinion of it. */
+const isWork = (entry: Entry): boolean =>
+  entry.kind === 'turn' || (entry.kind === 'swap' && !entry.part.startsWith('school'))
+
+/** What each reading was before anything was done to the brake. */
+function foundIn(standing: readonly Entry[]): ReadonlyMap<string, number | string> {
+  const found = new Map<string, number | string>()
+  for (const entry of standing) {
+    if (isWork(entry)) break
+    if (entry.kind === 'reading' && !found.has(entry.reading)) found.set(entry.reading, entry.value)
+  }
+  return found
+}
+
 /** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */
 function allReadings(job: Job, length: LengthUnit): readonly Read[] {
   const { kit, state, windows, family, model } = job
+  const untouched = foundIn(state.standing)
   const first = new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
   const order = [...kit.order.filter((id) => first.has(id)), ...kit.order.filter((id) => !first.has(id))]
   return order.flatMap((id): readonly Read[] => {
@@ -98,7 +114,7 @@ function allReadings(job: Job, length: LengthUnit): readonly Read[] {
     return [
       {
         title: kit.title(id),
-        found: show(state.earlier[id]?.[0] ?? now.value),
+        found: untouched.has(id) ? show(untouched.get(id) as number | string) : '–',
         left: show(now.value),
         window: window ? `${show(window.low)} to ${show(window.high)}` : '',
         mark: judged ? readingMark(job, id) : 'noted',
