@@ -118,6 +118,8 @@ export function PracticeGauge({ onGauge }: { onGauge: () => void }) {
       hint="g"
       data-key="gauge"
       onPress={() => {
+        // Out of the field first: a key that comes at once would be written into what it now says.
+        document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
         onGauge()
         toSave()
       }}
