@@ -1,7 +1,9 @@
 import { useEffect, useRef } from 'react'
 
 /** A scanner types much faster than a hand. From memory: some ten milliseconds a letter. */
-const SCANNED_MS = 60
+const SCANNED_MS = 100
+/** Its Enter may come after the room has had to draw what was typed. */
+const ENDED_MS = 500
 /** The code of a tag, by itself or at the end of its address. */
 const CODE = /(?:^|\/b\/)([2-9BCDFGHJKMNPQRSTVWXZ]{5})$/i
 
@@ -16,7 +18,7 @@ export function useScanner(onCode: (code: string) => void): void {
     let typed = ''
     let last = 0
     const onKey = (event: KeyboardEvent) => {
-      if (event.timeStamp - last > SCANNED_MS) typed = ''
+      if (event.timeStamp - last > (event.key === 'Enter' ? ENDED_MS : SCANNED_MS)) typed = ''
       last = event.timeStamp
       if (event.key.length === 1) {
         typed += event.key

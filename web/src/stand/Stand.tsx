@@ -31,7 +31,7 @@ import { SeenBeside } from './SeenBeside.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useBackCloses } from './use-back.ts'
 import { useKeys } from './use-keys.ts'
-import { useLanding } from './use-landing.ts'
+import { toLine, useLanding } from './use-landing.ts'
 import { lastMoved } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
@@ -74,7 +74,6 @@ export function Stand({ open }: { open: OpenJob }) {
   }, [act])
 
   const landing = useLanding(job, length)
-  const toAct = () => document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
   const toDrawing = () => drawing.current?.focus({ preventScroll: true })
   const write = (bodies: readonly EntryBody[]): boolean => {
     const refused = open.write(bodies)
@@ -164,7 +163,7 @@ export function Stand({ open }: { open: OpenJob }) {
       else if (subject) setSubject(undefined)
       else if (draft !== undefined && drafts.text[draft]) {
         letGo(draft)
-        toAct()
+        toLine()
       } else if (back) back.click()
       else if (fault !== undefined) setFault(undefined)
       else toDrawing()

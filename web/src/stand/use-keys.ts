@@ -36,7 +36,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['u', 'undo the last entry: x strikes it, b turned back; just after Esc, bring back what it let go'],
   ['l', 'the log as a list: arrow keys, then x strikes or restores, b turned back'],
   ['w', 'working: why, with numbers and sources'],
-  ['1 … 9, 0, -', 'stations in working order'],
+  ['1 … 9, 0, -', 'stations in working order; Esc leaves a field first'],
   ['Esc', 'take back the one thing in hand: close what is open, let go of the field one is in'],
   ['?', 'this list'],
 ]

@@ -22,6 +22,9 @@ const lineOf = (job: Job, length: LengthUnit): string =>
 /** Where a hand that has just written is led on from: the act, its gauges, the drawing and the tape; elsewhere it stays. */
 const LEADS_ON = '[data-testid="next"], [data-reading], [data-tape], [aria-label^="Bench drawing"]'
 
+/** The act’s own line. */
+export const toLine = (): void => document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
+
 /** The first number asked for, where there is one to type; else the act’s own line, which is no control. */
 function land(job: Job, toFields: boolean): HTMLElement | null {
   const { next } = job
@@ -37,7 +40,7 @@ function land(job: Job, toFields: boolean): HTMLElement | null {
  * changed by itself, and what another screen wrote. Answers with the sentence, and with what is to be called before a write.
  */
 export function useLanding(job: Job, length: LengthUnit): { said: string; expect: () => void } {
-  const expected = useRef(true)
+  const expected = useRef<'field' | 'line' | undefined>('field')
   const [said, setSaid] = useState('')
   const line = lineOf(job, length)
   const seen = useRef({ line, last: job.state.lastSeq })
@@ -52,11 +55,10 @@ export function useLanding(job: Job, length: LengthUnit): { said: string; expect
     )
     let place: HTMLElement | null = null
     if (expected.current) {
-      expected.current = false
+      const toFields = expected.current === 'field'
+      expected.current = undefined
       const { activeElement } = document
-      // From the tape, whose next line begins with a key, no field takes the letters.
-      const isOnTape = activeElement?.closest('[data-tape]') !== null
-      if (activeElement === document.body || activeElement?.closest(LEADS_ON)) place = land(job, !isOnTape)
+      if (activeElement === document.body || activeElement?.closest(LEADS_ON)) place = land(job, toFields)
     }
     // Led to its line, the hand hears it there.
     const act = isNew && !place?.matches('[data-act]') ? [line] : []
@@ -66,7 +68,10 @@ export function useLanding(job: Job, length: LengthUnit): { said: string; expect
   return {
     said,
     expect() {
-      expected.current = true
+      // From the tape, whose next line begins with a key, no field takes the letters; nor do they go on into the tape.
+      const isOnTape = document.activeElement?.closest('[data-tape]')
+      expected.current = isOnTape ? 'line' : 'field'
+      if (isOnTape) toLine()
     },
   }
 }
