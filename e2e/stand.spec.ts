@@ -71,7 +71,9 @@ test('keyboard alone: tape, strike, turn back, working, stations', async ({ page
   await page.getByRole('button', { name: 'It never happened' }).click()
   await expect(page.getByRole('button', { name: /, struck$/ })).toHaveCount(1)
 
-  // In a number not begun a digit begins it: out of it first.
+  // The list first, then out of the number that is asked for: a digit would begin it.
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'I turned it back' })).toBeHidden()
   await page.keyboard.press('Escape')
   await page.keyboard.press('1')
   await expect(page.getByRole('button', { name: /^Wheel:/ })).toHaveAttribute('aria-current', 'step')

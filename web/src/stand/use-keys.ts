@@ -72,7 +72,7 @@ export function useKeys(actions: KeyActions): void {
     const onKey = (event: KeyboardEvent) => {
       const act = latest.current
       const isTyped = event.timeStamp - lastKey < TYPED_MS
-      lastKey = event.timeStamp
+      if (event.key.length === 1) lastKey = event.timeStamp
       clearTimeout(goes)
       if (event.defaultPrevented || event.repeat) return
       if (event.key === 'Escape') return act.escape()
