@@ -8,15 +8,10 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.close())
 
-/** A job whose brake a hand sets by the tape alone. */
-async function open(name: string, family = 'linear-pull'): Promise<string> {
-  return shop.newJob(await shop.newBrake(name, family, 'rear'))
-}
-
 test('what is measured is dimensioned: the field in hand strongest, a dimension leads to its field, its value stands there', async ({
   page,
 }) => {
-  await page.goto(`${shop.url}/stand/${await open('Drawn 1')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 1')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, 'wheel ok hub ok')
   await expect(next(page)).toContainText('Spin the wheel')
@@ -42,7 +37,7 @@ test('what is measured is dimensioned: the field in hand strongest, a dimension 
 
 test('on a phone the drawing has the same dimensions, in its fold', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`${shop.url}/stand/${await open('Drawn 2', 'dual-pivot')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 2', 'dual-pivot')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, 'wheel ok hub ok')
   await expect(next(page)).toContainText('Spin the wheel')
@@ -52,7 +47,7 @@ test('on a phone the drawing has the same dimensions, in its fold', async ({ pag
 })
 
 test('right and wrong stand side by side to be pointed at', async ({ page }) => {
-  await page.goto(`${shop.url}/stand/${await open('Drawn 3')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 3')}`)
   // Quick-release, axle: each answer under what it looks like.
   await expect(next(page).getByRole('button', { name: 'Does not seat' }).locator('svg')).toBeVisible()
   await writeOnTape(page, `wheel ok hub ok lat 0.3 rad 0.3 off 0 ${SOUND.slice(0, SOUND.indexOf('pl 4'))}`)
@@ -67,7 +62,7 @@ test('right and wrong stand side by side to be pointed at', async ({ page }) => 
 })
 
 test('the log as a list, by time and by station; struck and restored in three keys', async ({ page }) => {
-  await page.goto(`${shop.url}/stand/${await open('Drawn 4')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 4')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, 'wheel ok hub ok lat 0.4')
   const strip = page.getByRole('list', { name: 'Log, newest first' })
@@ -95,7 +90,7 @@ test('the log as a list, by time and by station; struck and restored in three ke
 })
 
 test('inches everywhere: drift, toe-in, cuts and working', async ({ page }) => {
-  await page.goto(`${shop.url}/stand/${await open('Drawn 5')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 5')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await writeOnTape(page, `wheel ok hub ok lat 0.3 rad 0.3 off 0 ${SOUND}`)
   await expect(next(page)).toContainText('Measure both gaps')
@@ -127,7 +122,7 @@ test('the handbook is worked in: index, search, a live form with its plot, and f
   await expect(page.getByRole('heading', { name: /^Pads, linear-pull/ })).toBeVisible()
   await expect(page.getByRole('main')).toContainText('A pad that touches the tyre can burst it')
 
-  await page.goto(`${shop.url}/stand/${await open('Drawn 6')}`)
+  await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 6')}`)
   await expect(next(page)).toContainText('Loosen the wheel')
   await page.keyboard.press('w')
   await page

@@ -8,12 +8,8 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.close())
 
-async function open(name: string, family = 'linear-pull'): Promise<string> {
-  return shop.newJob(await shop.newBrake(name, family, 'rear'))
-}
-
 test('a gauge that types walks the fields and saves at the last; its digits lead to no station', async ({ page }) => {
-  const job = await open('Led 1')
+  const job = await shop.jobOn('Led 1')
   await page.goto(`${shop.url}/stand/${job}`)
   // Opened, the act has the focus, and no control of it.
   await expect(page.locator('[data-act]').first()).toBeFocused()
@@ -38,7 +34,7 @@ test('a gauge that types walks the fields and saves at the last; its digits lead
 })
 
 test('the tape takes bare numbers in the order they are asked for', async ({ page }) => {
-  const job = await open('Led 2')
+  const job = await shop.jobOn('Led 2')
   await page.goto(`${shop.url}/stand/${job}`)
   await expect(next(page)).toBeVisible()
   await writeOnTape(page, 'wheel ok hub ok')
@@ -52,7 +48,7 @@ test('after each act the hand is led to the next and hears it; what another scre
   page,
   browser,
 }) => {
-  const job = await open('Led 3')
+  const job = await shop.jobOn('Led 3')
   const url = `${shop.url}/stand/${job}`
   await page.goto(url)
   await expect(next(page)).toBeVisible()

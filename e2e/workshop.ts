@@ -90,6 +90,10 @@ export async function workshop(port: number, ...flags: readonly string[]) {
         hardware: { family, end, dimensions, practiceSeed, traits: { motorAt: 'none' } },
       })
     },
+    /** A job on a new bicycle whose rear brake a hand sets by the tape alone. */
+    async jobOn(name: string, family = 'linear-pull'): Promise<string> {
+      return this.newJob(await this.newBrake(name, family, 'rear'))
+    },
     async newJob(brakeId: string): Promise<string> {
       const answer = await fetch(`${url}/api/jobs`, {
         method: 'POST',

@@ -19,7 +19,7 @@ const SPEAKS: readonly (readonly [work: string, words: RegExp])[] = [
   ['rub', /\b(since|sudden\w*|today|yesterday|this morning|after)\b.*\b(rub\w*|scrap\w*)\b/i],
   ['new-pads', /\bnew pads?\b/i],
   ['new-rotor', /\b(new|larger|bigger|bent) rotor\b/i],
-  ['squeal', /\b(squeal\w*|squeak\w*)\b/i],
+  ['damp', /\b(squeal\w*|squeak\w*)\b/i],
   ['service', /\bservice\b/i],
 ]
 

@@ -5,7 +5,7 @@ import type { FastenerSpec } from './fastener.ts'
 import { type Fact, type Graph, type Grounds, groundsIn, joined } from './graph.ts'
 import type { BrakeModel } from './model.ts'
 import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
-import type { SchoolOption, SchoolSpec } from './school.ts'
+import { partOf, type SchoolOption, type SchoolSpec } from './school.ts'
 import { STATIONS } from './station.ts'
 import { asksFor, type StepSpec } from './step.ts'
 
@@ -60,6 +60,8 @@ export interface Kit {
   /** The title of a step, or of an act of the bench. */
   readonly stepTitle: (id: string) => string
   readonly school: (id: string) => SchoolSpec | undefined
+  /** The school that a swap of this part chooses; undefined where it swaps a part of the brake. */
+  readonly schoolAt: (part: string) => SchoolSpec | undefined
   /** The school and the option a word of the tape names. */
   readonly schoolOf: (word: string) => { readonly school: SchoolSpec; readonly option: SchoolOption } | undefined
 }
@@ -138,6 +140,7 @@ export function makeKit(common: Common, family: Family): Kit {
     askedBy: (id) => asked.get(id) ?? [],
     stepTitle: (id) => actTitle(id) ?? step(id)?.title ?? id,
     school: byId(family.schools),
+    schoolAt: (part) => family.schools.find((school) => partOf(school) === part),
     schoolOf(word) {
       for (const school of family.schools) {
         const option = school.options.find((each) => each.id === word)

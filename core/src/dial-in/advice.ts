@@ -79,16 +79,12 @@ const eitherWay = (bench: Bench, belief: Belief, move: Amounts) =>
  */
 export function advise(belief: Belief, state: StandState, windows: Windows, notRight?: NotRight): Advice {
   if (windows.empty) return { kind: 'no-setting', say: windows.empty.say }
+  const guessed = guessedEdges(belief, state, windows)
   const missing = belief.model.needed.filter((id) => state.readings[id]?.status !== 'current')
   if (missing.length > 0) {
     const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
-    return {
-      kind: 'measure',
-      readings: [...missing, ...guessedEdges(belief, state, windows)],
-      why: cause ?? 'not measured yet',
-    }
+    return { kind: 'measure', readings: [...missing, ...guessed], why: cause ?? 'not measured yet' }
   }
-  const guessed = guessedEdges(belief, state, windows)
   if (guessed.length > 0) return { kind: 'measure', readings: guessed, why: GUESSED }
   const doubted = doubtedNow(belief, state)
   const { model } = belief

@@ -1,7 +1,6 @@
 import { sayFigure } from '../bench/fasteners.ts'
 import type { Frame } from '../brake/frame.ts'
 import { adjustersOf } from '../brake/kit.ts'
-import { partOf } from '../brake/school.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { standingWalk } from '../dial-in/belief.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
@@ -85,14 +84,14 @@ interface Read extends SheetReading {
 }
 
 /** Whether an entry changed the brake: what is read after it was not found so. A school is only another opinion of it. */
-const isWork = (entry: Entry): boolean =>
-  entry.kind === 'turn' || (entry.kind === 'swap' && !entry.part.startsWith('school'))
+const isWork = ({ kit }: Job, entry: Entry): boolean =>
+  entry.kind === 'turn' || (entry.kind === 'swap' && !kit.schoolAt(entry.part))
 
 /** What each reading was before anything was done to the brake. */
-function foundIn(standing: readonly Entry[]): ReadonlyMap<string, number | string> {
+function foundIn(job: Job): ReadonlyMap<string, number | string> {
   const found = new Map<string, number | string>()
-  for (const entry of standing) {
-    if (isWork(entry)) break
+  for (const entry of job.state.standing) {
+    if (isWork(job, entry)) break
     if (entry.kind === 'reading' && !found.has(entry.reading)) found.set(entry.reading, entry.value)
   }
   return found
@@ -101,20 +100,21 @@ function foundIn(standing: readonly Entry[]): ReadonlyMap<string, number | strin
 /** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */
 function allReadings(job: Job, length: LengthUnit): readonly Read[] {
   const { kit, state, windows, family, model } = job
-  const untouched = foundIn(state.standing)
+  const untouched = foundIn(job)
   const first = new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
   const order = [...kit.order.filter((id) => first.has(id)), ...kit.order.filter((id) => !first.has(id))]
   return order.flatMap((id): readonly Read[] => {
     const now = state.readings[id]
     if (!now) return []
     const show = (value: number | string) => showAnswer(kit, id, value, length)
+    const found = untouched.get(id)
     const window = windows.of[id]
     const isSeen = typeof now.value === 'string'
     const judged = window || now.status === 'recheck' || (isSeen && kit.option(id, now.value)?.remedy)
     return [
       {
         title: kit.title(id),
-        found: untouched.has(id) ? show(untouched.get(id) as number | string) : '–',
+        found: found === undefined ? '–' : show(found),
         left: show(now.value),
         window: window ? `${show(window.low)} to ${show(window.high)}` : '',
         mark: judged ? readingMark(job, id) : 'noted',
@@ -147,8 +147,7 @@ function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly s
 function changedLines(job: Job, naming: Naming): readonly string[] {
   const { kit, state } = job
   const said = state.standing.flatMap((entry): readonly string[] => {
-    if (entry.kind === 'swap')
-      return kit.schools.some((each) => partOf(each) === entry.part) ? [] : [describe(entry, naming)]
+    if (entry.kind === 'swap') return kit.schoolAt(entry.part) ? [] : [describe(entry, naming)]
     if (entry.kind === 'plan') return [describe(entry, naming)]
     return entry.kind === 'confirm' && entry.step.endsWith('-loosened') ? [describe(entry, naming)] : []
   })

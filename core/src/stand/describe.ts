@@ -1,7 +1,6 @@
 import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
-import { partOf } from '../brake/school.ts'
 import { formatNumber, formatQuantity, type LengthUnit, shownUnit, type UnitId } from '../quantity/quantity.ts'
 import { showMoney } from './costs.ts'
 import type { Entry, EntryBody } from './entries.ts'
@@ -108,7 +107,7 @@ export function describe(entry: EntryBody, naming: Naming): string {
     case 'skip':
       return `skipped ${stepTitle(entry.step)}: ${entry.reason}`
     case 'swap': {
-      const school = kit.schools.find((each) => partOf(each) === entry.part)
+      const school = kit.schoolAt(entry.part)
       if (!school) return `${entry.part} replaced: ${entry.to}`
       const [word = '', amount] = entry.to.split(' ')
       const option = school.options.find((each) => each.id === word)

@@ -4,7 +4,7 @@ import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Span } from '../brake/reading.ts'
 import type { RouteSegment } from '../brake/route.ts'
-import { type ChosenSchool, type ChosenSchools, partOf, readSchool, usualSchools } from '../brake/school.ts'
+import { type ChosenSchool, type ChosenSchools, readSchool, usualSchools } from '../brake/school.ts'
 import { type AdjusterState, adjustersIn, moved, untouched } from './adjusters.ts'
 import type { Entry, EntryBody, EntryOf } from './entries.ts'
 import { inOrder, overtakers, strikes, unseenBy } from './log-order.ts'
@@ -140,7 +140,7 @@ function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Ent
       draft.skipped[entry.step] = entry.reason
       return
     case 'swap': {
-      const school = kit.schools.find((each) => partOf(each) === entry.part)
+      const school = kit.schoolAt(entry.part)
       const chosen = school && readSchool(school, entry.to)
       if (school && chosen?.ok) draft.schools[school.id] = chosen.value
       return

@@ -121,15 +121,17 @@ export class Door {
   }
 
   may(request: Pick<Request, 'socket' | 'headers'>): May {
-    if (!this.shared || isHost(request)) return 'host'
-    return this.deviceOf(request)?.may ?? 'none'
+    return this.whoIs(request).may
   }
 
-  /** The screen that asks; undefined for the workshop’s own, and a stranger. */
-  deviceOf(request: Pick<Request, 'socket' | 'headers'>): Device | undefined {
-    if (!this.shared || isHost(request)) return undefined
+  /** What a screen may do, and which it is; neither the workshop’s own nor a stranger was let in. */
+  private whoIs(request: Pick<Request, 'socket' | 'headers'>): { readonly may: May; readonly device?: string } {
+    if (!this.shared || isHost(request)) return { may: 'host' }
     const token = tokenOf(request)
-    return token ? this.kept.devices.find((each) => same(each.token, hashed(token))) : undefined
+    if (!token) return { may: 'none' }
+    const known = hashed(token)
+    const device = this.kept.devices.find((each) => same(each.token, known))
+    return device ? { may: device.may, device: device.id } : { may: 'none' }
   }
 
   /** Lets a screen in by a code; answers with the cookie it is to keep. */
@@ -179,7 +181,7 @@ export class Door {
 
   /** Lets through who may; reading is open to those who only read. */
   readonly check: RequestHandler = (request, response, next) => {
-    const may = this.may(request)
+    const { may, device } = this.whoIs(request)
     if (may === 'none') {
       const message =
         'This screen is not let in yet. Type the workshop’s code, which stands on its own screen under Share.'
@@ -189,7 +191,7 @@ export class Door {
       const message = 'This screen was let in to read. Come in with the other code to write.'
       throw new HttpFault(403, { code: 'read-only', field: 'code', message })
     }
-    response.locals.device = this.deviceOf(request)?.id
+    response.locals.device = device
     next()
   }
 }

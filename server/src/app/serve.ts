@@ -6,7 +6,6 @@ import { isUntouched, openStore } from '../db/store.ts'
 import { Drawer } from '../drawer/drawer.ts'
 import { Ledger } from '../jobs/ledger.ts'
 import { Streams } from '../jobs/stream.ts'
-import { atRest } from '../workers/at-rest.ts'
 import { Workers } from '../workers/workers.ts'
 import { createApp } from './app.ts'
 import { Door } from './door.ts'
@@ -96,7 +95,7 @@ export async function serve(settings: Settings, web?: string): Promise<Outcome<W
     places,
     ...(web && { web }),
   })
-  server.removeAllListeners('request').on('request', app).on('request', atRest())
+  server.removeAllListeners('request').on('request', app)
   ledger.begin()
   const stopBackups = backUpDaily(settings.data)
   return ok({

@@ -37,7 +37,7 @@ export interface Ends {
 }
 
 /** So many jobs are held open; the longest untouched is let go. */
-const MOST_HELD = 32
+const MOST_HELD = 64
 
 /**
  * Everything that is worked out of a job, apart from whoever answers the network: it reads the workshop's data and writes

@@ -116,10 +116,11 @@ async function standsAgainst(directory: string, path: string): Promise<Outcome<n
   }
   if (lastRun(directory) !== 'open') return undefined
   const wrong = await checkDatabase(path)
-  return wrong.length === 0 ? undefined : isDamaged(directory, wrong.join('; '))
+  return wrong.length === 0 ? undefined : refuseDamaged(directory, wrong.join('; '))
 }
 
-const isDamaged = async (directory: string, why: string): Promise<Outcome<never>> =>
+/** Damaged data, with the way out of it. */
+const refuseDamaged = async (directory: string, why: string): Promise<Outcome<never>> =>
   refuse(
     'data-damaged',
     'OVERHAUL_DATA',
@@ -201,12 +202,12 @@ export async function openStore(directory: string, { mostMb, asItIs }: Opening =
     const count = new Count(directory, written)
     return ok(new OpenStore(client, prepare, db, directory, epoch, count, isNew, unchecked, locked.value))
   } catch (error) {
-    client.close()
-    const why = await isDamaged(directory, (error as Error).message)
-    locked.value()
-    return /^SQLITE_(NOTADB|CORRUPT|IOERR_SHORT_READ)/.test(String((error as { code?: string }).code))
-      ? why
-      : refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${(error as Error).message}`)
+    const { message, code } = error as Error & { code?: string }
+    return giveUp(
+      /^SQLITE_(NOTADB|CORRUPT|IOERR_SHORT_READ)/.test(String(code))
+        ? await refuseDamaged(directory, message)
+        : refuse('data-not-readable', 'OVERHAUL_DATA', `${path} could not be opened: ${message}`),
+    )
   }
 }
 

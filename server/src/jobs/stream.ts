@@ -77,7 +77,7 @@ export class Streams {
   }
 
   close(): void {
-    for (const listening of this.listeners.values()) for (const { response } of listening) response.end()
+    this.hangUp(() => true)
   }
 }
 

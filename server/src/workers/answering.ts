@@ -1,6 +1,5 @@
 import { workerData } from 'node:worker_threads'
 import { type Db, reader } from '../db/store.ts'
-import { atRest } from './at-rest.ts'
 
 /** What of something that reads the workshop’s data can be asked from another thread. */
 export type Askable<T> = {
@@ -23,9 +22,5 @@ export interface Data {
 export async function answering<T>(make: (db: Db) => T): Promise<(asked: Asked) => unknown> {
   const { directory } = workerData as Data
   const made = make(await reader(directory))
-  const asked = atRest()
-  return ({ method, args }) => {
-    asked()
-    return (made[method as keyof T] as (...args: readonly unknown[]) => unknown).call(made, ...args)
-  }
+  return ({ method, args }) => (made[method as keyof T] as (...args: readonly unknown[]) => unknown).call(made, ...args)
 }

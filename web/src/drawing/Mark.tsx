@@ -12,8 +12,7 @@ export const STEP_SHAPES: Readonly<Record<StepState, Shape>> = {
   open: 'unmeasured',
 }
 
-/** What a shape says, to those who do not see it. */
-export const WORDS: Readonly<Record<Shape, string>> = {
+const WORDS: Readonly<Record<Shape, string>> = {
   in: 'in its window',
   low: 'too low',
   high: 'too high',
@@ -25,7 +24,8 @@ export const WORDS: Readonly<Record<Shape, string>> = {
   skipped: 'skipped',
 }
 
-const markWords = (shape: Shape): string => WORDS[shape]
+/** What a shape says, to those who do not see it. */
+export const markWords = (shape: Shape): string => WORDS[shape]
 
 /** The state of a whole station: worn, wrong or loose is never “too high”. */
 export const stationWords = (shape: Shape): string =>

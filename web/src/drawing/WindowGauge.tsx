@@ -1,7 +1,7 @@
 import type { Window } from '@overhaul/core/brake/window'
 import { type ScaleLinear, scaleLinear } from 'd3-scale'
 import { type PointerEvent, useRef } from 'react'
-import { type Shape as MarkName, MarkShape, WORDS } from './Mark.tsx'
+import { type Shape as MarkName, MarkShape, markWords } from './Mark.tsx'
 import { underFinger } from './under-finger.ts'
 
 export interface GaugeProps {
@@ -66,7 +66,7 @@ export function WindowGauge(props: GaugeProps) {
       aria-label={[
         `${label}: ${valueText}`,
         window && bracket && `window ${sayWindow(window, high, tick)}`,
-        value !== undefined && WORDS[mark],
+        value !== undefined && markWords(mark),
       ]
         .filter(Boolean)
         .join(', ')}

@@ -23,14 +23,17 @@ const lineOf = (job: Job, length: LengthUnit): string =>
 const LEADS_ON = '[data-testid="next"], [data-reading], [data-tape], [aria-label^="Bench drawing"]'
 
 /** The act’s own line. */
-export const toLine = (): void => document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
+const lineNow = () => document.querySelector<HTMLElement>('[data-act]')
+
+/** To the act’s own line, which is no control. */
+export const toLine = (): void => lineNow()?.focus({ preventScroll: true })
 
 /** The first number asked for, where there is one to type; else the act’s own line, which is no control. */
 function land(job: Job, toFields: boolean): HTMLElement | null {
   const { next } = job
   const asksNumber = (next.kind === 'measure' || next.kind === 'mend') && job.kit.reading(next.readings[0] ?? '')
   const field = asksNumber && toFields && !byTouch() && document.querySelector<HTMLElement>('input[data-measure="0"]')
-  const place = field || document.querySelector<HTMLElement>('[data-act]')
+  const place = field || lineNow()
   place?.focus({ preventScroll: true })
   return place
 }

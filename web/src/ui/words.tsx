@@ -33,6 +33,7 @@ export const Heard = styled.p`
   height: 1px;
   overflow: hidden;
   clip-path: inset(50%);
+  white-space: nowrap;
 `
 
 /** A refusal in one sentence, said aloud to those who do not see it. */

@@ -36,7 +36,7 @@ export function admitPlan(stand: Stand, entry: EntryBody & { kind: 'plan' }): Ou
 
 /** A part that was swapped for another, or the school that is followed. */
 export function admitSwap({ kit }: Stand, entry: EntryBody & { kind: 'swap' }): Outcome<EntryBody> {
-  const school = kit.schools.find((each) => partOf(each) === entry.part)
+  const school = kit.schoolAt(entry.part)
   if (school) {
     const read = readSchool(school, entry.to)
     return read.ok ? ok(entry) : read

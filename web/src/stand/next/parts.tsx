@@ -17,6 +17,7 @@ import { Row } from '../../ui/layout.ts'
 import { Key, Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Label, Read, Slate } from '../../ui/words.tsx'
+import { toLine } from '../use-landing.ts'
 
 /** What every face of the Next panel is given. */
 export interface NextProps {
@@ -119,7 +120,7 @@ export function PracticeGauge({ onGauge }: { onGauge: () => void }) {
       data-key="gauge"
       onPress={() => {
         // Out of the field first: a key that comes at once would be written into what it now says.
-        document.querySelector<HTMLElement>('[data-act]')?.focus({ preventScroll: true })
+        toLine()
         onGauge()
         toSave()
       }}
