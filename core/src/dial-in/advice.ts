@@ -5,6 +5,7 @@ import type { StandState } from '../stand/fold.ts'
 import { type Belief, believedReading, isSettled } from './belief.ts'
 import { candidates, lastDirections, priceIn } from './candidates.ts'
 import { type Aim, type Amounts, Bench, type Hidden, isMet, type Sample, sampleAt, samplesOf } from './possible.ts'
+import { reachesAny } from './reach.ts'
 import type { Turn } from './turn.ts'
 
 export type Advice =
@@ -135,8 +136,9 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     if (chanceNow >= SURE) return { kind: 'in-window', chanceNow }
   }
   if (!chosen || !turn || (!insist && turn.chance < HOPEFUL && chosen.value <= bench.score(fine, STAY))) {
-    // More is out than two adjusters put right in one pass: the turn that leaves the least to do.
-    const nearer = out.length > 0 && least(all, (move) => bench.offInAll(mean, move))
+    // More is out than two adjusters put right in one pass: the turn that leaves the least to do, where turns get there at all.
+    const nearer =
+      out.length > 0 && reachesAny(bench, fine, belief, state) && least(all, (move) => bench.offInAll(mean, move))
     if (nearer) return { kind: 'turn', turn: toTurn(bench, fine, nearer, belief), chanceNow, others: [] }
     return { kind: 'no-setting', say: `No turn brings every reading nearer its window. ${model.noTurnHelps}` }
   }

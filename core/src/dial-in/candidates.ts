@@ -11,6 +11,9 @@ import type { Aim, Amounts, Bench, Sample } from './possible.ts'
  */
 const MOST_AT_ONCE: Readonly<Record<TurnUnit, number>> = { turn: 4, hole: 4, mm: 4, click: 8 }
 
+/** What nothing limits is asked to go no further than this, in its own unit. */
+export const FAR = 30
+
 /** Turning back what was just turned goes round in circles, and a screw's lost motion eats most of it. */
 const TURNED_BACK = 0.08
 
@@ -132,24 +135,24 @@ const TRY_PAST_GUESS = 0.5
 
 /** How far an adjuster may be asked to go: to the ends that are known, and not past the middle of what is guessed. */
 function room(spec: AdjusterSpec, state: StandState): { down: number; up: number } {
-  if (spec.travel === undefined) return { down: 30, up: 30 }
-  const { position, turned, roomDown, roomUp } = state.adjusters[spec.id] as AdjusterState
+  const { position, turned, leftDown, leftUp } = state.adjusters[spec.id] as AdjusterState
+  if (spec.travel === undefined) return { down: Math.min(FAR, leftDown), up: Math.min(FAR, leftUp) }
   const at = position ?? (spec.assumedPosition ?? spec.travel / 2) + turned
   const least = position === undefined ? TRY_PAST_GUESS : 0
   const within = (left: number) => Math.max(least, Math.min(left, MOST_AT_ONCE[spec.unit]))
-  return { down: Math.min(roomDown, within(at)), up: Math.min(roomUp, within(spec.travel - at)) }
+  return { down: Math.min(leftDown, within(at)), up: Math.min(leftUp, within(spec.travel - at)) }
 }
 
 /** How far it can still be wound in, as far as its ends are known: the hand that winds it in to contact feels its end first. */
 function leftInwards({ id, contact }: AdjusterSpec, state: StandState): number {
-  const { roomDown, roomUp } = state.adjusters[id] as AdjusterState
-  return contact && contact.inward < 0 ? roomDown : roomUp
+  const { leftDown, leftUp } = state.adjusters[id] as AdjusterState
+  return contact && contact.inward < 0 ? leftDown : leftUp
 }
 
 /** How far it can still be wound out, as far as its ends are known. */
 function leftOutwards({ id, contact, travel = Number.POSITIVE_INFINITY }: AdjusterSpec, state: StandState): number {
-  const { roomDown, roomUp } = state.adjusters[id] as AdjusterState
-  return contact ? Math.min(travel, contact.inward > 0 ? roomDown : roomUp) : travel
+  const { leftDown, leftUp } = state.adjusters[id] as AdjusterState
+  return contact ? Math.min(travel, contact.inward > 0 ? leftDown : leftUp) : travel
 }
 
 /** Turned at least and at most this far while it is not known which way it works. */

@@ -171,6 +171,16 @@ export class Bench {
     }, 0)
   }
 
+  /** The same in squares, which a search follows down to its foot. */
+  squaresOff(sample: Sample, move: Amounts): number {
+    const y = this.after(sample, move, false)
+    return this.aims.reduce((sum, { index, window }) => {
+      const value = y[index] as number
+      const half = (window.high - window.low) / 2
+      return sum + (Math.max(0, window.low - value, value - window.high) / half) ** 2
+    }, 0)
+  }
+
   private isIn(y: Float64Array): boolean {
     for (const { index, window } of this.aims) {
       const value = y[index] as number

@@ -10,28 +10,39 @@ export interface AdjusterState {
   readonly highest: number
   /** From its lower end, if its position was ever told or an end was felt. */
   readonly position: number | undefined
-  /** How much further it can go each way; infinite where nothing is known to limit it. */
+  /** What it was turned by in all where an end was felt: both felt, they say how far it goes, whatever the book has. */
+  readonly felt: { readonly low?: number; readonly high?: number }
+  /** How much further it can go each way at most; infinite where nothing is known to limit it. */
   readonly roomDown: number
   readonly roomUp: number
+  /** The same by the ends this hand felt: what is told keeps to them, while what was really turned is taken. */
+  readonly leftDown: number
+  readonly leftUp: number
 }
 
 type AdjusterLike = BrakeModel['adjusters'][number]
 
-const withRoom = (spec: AdjusterLike, at: Omit<AdjusterState, 'id' | 'roomDown' | 'roomUp'>): AdjusterState => {
+type Moved = Omit<AdjusterState, 'id' | 'roomDown' | 'roomUp' | 'leftDown' | 'leftUp'>
+
+const withRoom = (spec: AdjusterLike, at: Moved): AdjusterState => {
   const travel = spec.travel ?? Infinity
-  const { position, turned, lowest, highest } = at
+  const { position, turned, lowest, highest, felt } = at
   const spread = highest - lowest
+  const roomDown = position ?? travel - spread + (turned - lowest)
+  const roomUp = position === undefined ? travel - spread + (highest - turned) : travel - position
   return {
     id: spec.id,
     ...at,
-    roomDown: position ?? travel - spread + (turned - lowest),
-    roomUp: position === undefined ? travel - spread + (highest - turned) : travel - position,
+    roomDown,
+    roomUp,
+    leftDown: felt.low === undefined ? roomDown : Math.max(0, turned - felt.low),
+    leftUp: felt.high === undefined ? roomUp : Math.max(0, felt.high - turned),
   }
 }
 
 /** One that nothing is known of yet. */
 export const untouched = (spec: AdjusterLike): AdjusterState =>
-  withRoom(spec, { turned: 0, lowest: 0, highest: 0, position: undefined })
+  withRoom(spec, { turned: 0, lowest: 0, highest: 0, position: undefined, felt: {} })
 
 /** An adjuster after one entry more. */
 export function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): AdjusterState {
@@ -42,18 +53,21 @@ export function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): Adju
   if (entry.kind !== 'turn' || entry.adjuster !== spec.id) return at
   const travel = spec.travel ?? Infinity
   // However far it was wound in before contact, only what came back from it is known.
-  const { turned: before, lowest, highest, position: stood } = entry.from ? untouched(spec) : at
+  const { turned: before, lowest, highest, position: stood, felt: feltBefore } = entry.from ? untouched(spec) : at
   const turned = before + entry.amount
   const tried = entry.amount === 0 ? entry.tried : entry.amount
-  const position =
-    entry.endReached && tried
-      ? tried > 0
-        ? travel
-        : 0
-      : stood === undefined
-        ? undefined
-        : Math.min(travel, Math.max(0, stood + entry.amount))
-  return withRoom(spec, { turned, lowest: Math.min(lowest, turned), highest: Math.max(highest, turned), position })
+  const end = entry.endReached && tried ? (tried > 0 ? 'high' : 'low') : undefined
+  const felt = end ? { ...feltBefore, [end]: turned } : feltBefore
+  const gone = stood === undefined ? undefined : Math.min(travel, Math.max(0, stood + entry.amount))
+  const own = felt.low === undefined ? travel : turned - felt.low
+  const position = spec.travel === undefined ? undefined : end === 'low' ? 0 : end === 'high' ? own : gone
+  return withRoom(spec, {
+    turned,
+    lowest: Math.min(lowest, turned),
+    highest: Math.max(highest, turned),
+    position,
+    felt,
+  })
 }
 
 /** Where the adjusters of a brake stand after all of these. */
