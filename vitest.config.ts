@@ -11,6 +11,9 @@ const HERE = {
 }
 
 /** One project a tier of `npm test`, named so. */
+/** What takes its time: a tier of its own. */
+const LONG = ['tools/soak.test.ts', 'tools/fuzz.test.ts']
+
 export default defineConfig({
   test: {
     projects: [
@@ -22,10 +25,10 @@ export default defineConfig({
           ...HERE,
           name: 'server',
           include: ['server/src/**/*.test.ts', 'tools/**/*.test.ts'],
-          exclude: ['tools/soak.test.ts'],
+          exclude: LONG,
         },
       },
-      { test: { ...HERE, name: 'soak', include: ['tools/soak.test.ts'] } },
+      { test: { ...HERE, name: 'soak', include: LONG } },
     ],
   },
 })

@@ -25,6 +25,7 @@ it('in short: killed while it is written to, and its disk full for a while, noth
     backups: 2,
     hasFigure: true,
   })
+  expect(counts.restored + counts.restoresKilled).toBe(1)
   expect(counts.full).toBeGreaterThan(0)
   expect(counts.heard).toBeGreaterThan(20)
   expect(counts.acknowledged).toBeGreaterThan(20)

@@ -7,10 +7,11 @@ import { parseArgs } from 'node:util'
 import { checkDatabase } from '@overhaul/server/db/aside'
 import { backUp } from '@overhaul/server/db/backups'
 import { databaseIn } from '@overhaul/server/db/run'
+import { ended, pause, served } from './served.ts'
 
 /**
- * Writers, readers, streams, malformed requests, kills and a disk that is full for a while, on a workshop of its own, for so
- * many seconds: what was acknowledged must be in the log, once, in order and without a gap, and heard on the stream so.
+ * Writers, readers, streams, malformed requests, kills, restores stopped on their way, a clock years off and a disk that is
+ * full for a while, on a workshop of its own, for so many seconds: what was acknowledged must be in the log, once, in order and without a gap, and heard on the stream so.
  * Prints one line of counts; ends with 1 where anything was lost.
  */
 const { values } = parseArgs({
@@ -38,6 +39,8 @@ const counts = {
   full: 0,
   kills: 0,
   backups: 0,
+  restored: 0,
+  restoresKilled: 0,
   figures: 0,
   fuzz: 0,
   failed500: 0,
@@ -49,25 +52,33 @@ const counts = {
   reads: 0,
 }
 
-/** `full`: on a disk with no room left. */
-const ready = (full = false) =>
-  new Promise<ReturnType<typeof spawn>>((resolve, reject) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--empty'], {
-      env: {
-        ...process.env,
-        OVERHAUL_DATA: data,
-        OVERHAUL_PORT: String(port),
-        ...(full && { OVERHAUL_MOST_MB: '0.001' }),
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    })
-    child.stdout?.on('data', (chunk: Buffer) => {
-      if (chunk.toString().includes('is open')) resolve(child)
-    })
-    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
-  })
+/** A clock that is years behind or ahead, as on a machine whose battery is empty; in the process that is started and its workers. */
+const CLOCK = `data:text/javascript,${encodeURIComponent(`
+const own = Date
+const off = Number(process.env.SOAK_CLOCK_MS)
+globalThis.Date = class extends own {
+  constructor(...at) {
+    if (at.length > 0) super(...at)
+    else super(own.now() + off)
+  }
+  static now() {
+    return own.now() + off
+  }
+}`)}`
+const YEAR_MS = 365 * 86_400_000
+const CLOCKS_MS = [0, -6 * YEAR_MS, 9 * YEAR_MS]
 
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+/** `full`: on a disk with no room left. With each start the clock is another. */
+const ready = (full = false) =>
+  served({
+    data,
+    port,
+    node: ['--import', CLOCK],
+    env: {
+      SOAK_CLOCK_MS: String(CLOCKS_MS[counts.kills % CLOCKS_MS.length]),
+      ...(full && { OVERHAUL_MOST_MB: '0.001' }),
+    },
+  })
 
 async function call(
   method: string,
@@ -194,19 +205,34 @@ async function fuzz(jobs: readonly string[]): Promise<void> {
   }
 }
 
+/** About how long a restore takes with the program that makes it. */
+const RESTORED_MS = 2500
 const MOST_FULL_MS = 10_000
 
 let server = await ready()
 // However this ends, its server ends with it: one left behind holds the output open that somebody waits for.
 process.once('exit', () => server.kill('SIGKILL'))
+
+/** Just that backup put in the place of the data, and stopped somewhere on the way: whichever of both stands then, it is whole. */
+async function restoreKilled(): Promise<void> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'tools/restore.ts'], {
+    env: { ...process.env, OVERHAUL_DATA: data },
+    stdio: 'ignore',
+  })
+  const timer = setTimeout(() => child.kill('SIGKILL'), RESTORED_MS * Math.random())
+  const signal = await new Promise((resolve) => child.once('exit', (_, by) => resolve(by)))
+  clearTimeout(timer)
+  counts[signal ? 'restoresKilled' : 'restored'] += 1
+}
+
 async function killed(full = false): Promise<void> {
-  server.removeAllListeners('exit')
-  const gone = new Promise((resolve) => server.once('exit', resolve))
-  server.kill('SIGKILL')
-  await gone
+  await ended(server, 'SIGKILL')
   counts.kills += 1
   // Made of what a kill left: it takes nothing from it, and the workshop starts again.
-  if ((await backUp(data)).ok) counts.backups += 1
+  if ((await backUp(data)).ok) {
+    counts.backups += 1
+    if (counts.kills % 2 === 0) await restoreKilled()
+  }
   server = await ready(full)
 }
 
@@ -258,11 +284,7 @@ for (const [index, job] of jobs.entries()) {
   counts.misheard += sounds.filter((seq, at) => seq !== at + 1).length
   counts.gaps += log.filter(({ seq }, at) => seq !== at + 1).length
 }
-const ended = new Promise((resolve) => server.once('exit', resolve))
-server.removeAllListeners('exit')
-server.once('exit', () => undefined)
-server.kill('SIGTERM')
-await Promise.race([ended, pause(3000)])
+await ended(server, 'SIGTERM')
 const damaged = (await checkDatabase(databaseIn(data))).length
 rmSync(data, { recursive: true, force: true })
 const wrong =

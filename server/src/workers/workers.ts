@@ -33,6 +33,9 @@ function worker(built: string, source: string, data: object, idleTimeout = Numbe
     maxThreads: 1,
     idleTimeout,
     resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
+    // Between two questions its event loop turns: the database lets go of a statement only there, and blocked until it is asked
+    // again a worker would keep every statement it ever made, some 5 kB each.
+    atomics: 'disabled',
   })
   // What was asked is refused by itself; unheard, an error of the pool would end the process, as where there are no more files to open.
   return pool.on('error', (error) => console.error(error))
