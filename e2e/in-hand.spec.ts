@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { wordsInTheWay } from './drawn-words.ts'
 import { alongRack, next, onRack, writeOnTape, written } from './hand.ts'
 import { workshop } from './workshop.ts'
 
@@ -62,7 +63,7 @@ const STOPS = {
 }
 
 for (const { family, sizes } of DRIVEN) {
-  test(`${family}: at every act, on ${sizes.length === 1 ? 'a small screen' : 'every size'}, what to do, its first field and the button that ends it are in sight`, async ({
+  test(`${family}: at every act, on ${sizes.length === 1 ? 'a small screen' : 'every size'}, what to do, its first field and the button that ends it are in sight, and no words of a drawing lie over others`, async ({
     page,
   }) => {
     const brakeId = await shop.newBrake(`In hand, ${family}`, family, 'rear', 5, family === 'drum' ? STOPS : {})
@@ -78,6 +79,7 @@ for (const { family, sizes } of DRIVEN) {
         await expect
           .poll(() => hidden(page, turn), { message: `${said.slice(0, 80)} at ${width}×${height}` })
           .toEqual([])
+        expect(await wordsInTheWay(page), `${said.slice(0, 80)} at ${width}×${height}`).toEqual([])
       }
       if (sizes.length > 1) await page.setViewportSize({ width: 1280, height: 800 })
       if (await next(page).getByRole('button', { name: 'Release', exact: true }).isVisible()) return

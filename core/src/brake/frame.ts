@@ -64,8 +64,6 @@ export interface Handle {
   readonly adjuster: string
   readonly at: Point
   readonly side: Side
-  /** Its words stand above the place, because below lies the wheel. */
-  readonly above?: true
 }
 
 /** A word beside a part. */

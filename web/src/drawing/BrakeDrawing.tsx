@@ -1,17 +1,17 @@
 import type { Frame, Shape, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
 import { scaleLinear } from 'd3-scale'
-import { memo } from 'react'
+import { memo, useRef } from 'react'
 import {
   Dimension,
+  HandleLabel,
   type HandleNote,
   InsetDrawing,
   LeaderLine,
   type LeaderNote,
-  MoveLabel,
   PartLabel,
-  ScrewLabel,
 } from './annotations.tsx'
+import { type BrakeWords, placeWords, rowsOf } from './brake-words.ts'
 import { DrawnButton } from './DrawnButton.tsx'
 import { INSET, type Layout, layoutOf } from './layout.ts'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
@@ -50,9 +50,12 @@ function fitScale({ bounds }: Frame, flipped: boolean, { brake, width }: Layout)
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
 }
 
-/** Those on one side of the drawing stand one under the other. */
-const rowsOf = <T extends { readonly side: Side }>(all: readonly T[]): readonly (readonly [T, number])[] =>
-  all.map((each, index) => [each, all.slice(0, index).filter(({ side }) => side === each.side).length])
+/** Words keep their places while the brake closes and the wheel turns: they are placed anew only where what is said changes. */
+function useHeldWords(said: string, place: () => BrakeWords): BrakeWords {
+  const held = useRef<{ readonly said: string; readonly words: BrakeWords }>(undefined)
+  if (held.current?.said !== said) held.current = { said, words: place() }
+  return held.current.words
+}
 
 /** The brake in front view, to scale, from the frame its own model draws. */
 export const BrakeDrawing = memo(function BrakeDrawing({
@@ -75,6 +78,10 @@ export const BrakeDrawing = memo(function BrakeDrawing({
   const scale = fitScale(frame, flipped, layout)
   const at = ([x, y]: Point): Point => [scale.x(x), scale.y(y)]
   const onRight = (side: Side) => (side === 'right') !== flipped
+  const words = useHeldWords(
+    JSON.stringify([narrow, flipped, frame.bounds, leaders.map(({ reading }) => reading), notes]),
+    () => placeWords({ frame, ghosts, layout, scale, onRight, leaders, notes, caption }),
+  )
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot hold a drawing; it groups the drawing's controls
     <svg
@@ -175,17 +182,16 @@ export const BrakeDrawing = memo(function BrakeDrawing({
           )
         )
       })}
-      {frame.labels.map((label) => (
-        <PartLabel key={label.text} label={label} at={at(label.at)} onRight={onRight(label.side)} />
-      ))}
-      {frame.handles.map(({ adjuster, at: point, side, above }) => {
+      {frame.labels.map((label) => {
+        const place = words.labels.find(({ id }) => id === label.text)
+        return place && <PartLabel key={label.text} label={label} at={at(label.at)} place={place} />
+      })}
+      {frame.handles.map(({ adjuster, at: point, side }) => {
         const note = notes.find((each) => each.adjuster === adjuster)
-        if (!note) return null
-        const label = { note, at: at(point), onRight: onRight(side), layout }
-        return note.screw ? (
-          <ScrewLabel key={adjuster} {...label} />
-        ) : (
-          <MoveLabel key={adjuster} {...label} above={above ?? false} />
+        const place = words.handles.find(({ id }) => id === adjuster)
+        return (
+          note &&
+          place && <HandleLabel key={adjuster} note={note} at={at(point)} onRight={onRight(side)} place={place} />
         )
       })}
     </svg>

@@ -1,12 +1,13 @@
 import type { Detail } from '@overhaul/core/brake/drawings'
-import type { DimensionLine, Shape } from '@overhaul/core/brake/frame'
+import type { DimensionLine } from '@overhaul/core/brake/frame'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import type { Place } from './boxes.ts'
+import { busyAt } from './busy.ts'
 import { DrawnButton } from './DrawnButton.tsx'
 import { type DrawnDimension, drawnDimension } from './dimension-line.ts'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
-import { type Scale, Shapes } from './paint.tsx'
+import { HALO, type Scale, Shapes } from './paint.tsx'
 import { type PlacedNote, placeNotes } from './place-notes.ts'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
@@ -37,6 +38,7 @@ const FOOT = 26
 const LETTER = 7.6
 const FIGURE = 10.4
 const NOTE_HEIGHT = 42
+const LINE = 20
 
 function fitScale({ bounds }: Detail, width: number, height: number): Scale {
   const [minX, minY] = bounds.min
@@ -46,29 +48,6 @@ function fitScale({ bounds }: Detail, width: number, height: number): Scale {
   const x = scaleLinear([(minX + maxX) / 2, (minX + maxX) / 2 + 1], [width / 2, width / 2 + k])
   const y = scaleLinear([(minY + maxY) / 2, (minY + maxY) / 2 + 1], [middle, middle - k])
   return { x: (mm) => x(mm), y: (mm) => y(mm), k }
-}
-
-/** Points along everything drawn, so that words keep clear of it. */
-function busyAt(shapes: readonly Shape[], scale: Scale): readonly Place[] {
-  return shapes.flatMap((shape): readonly Place[] => {
-    if (shape.role === 'axis') return []
-    const points =
-      shape.kind === 'circle'
-        ? [0, 1, 2, 3, 4, 5].map((each): readonly [number, number] => [
-            shape.centre[0] + shape.radius * Math.cos(each),
-            shape.centre[1] + shape.radius * Math.sin(each),
-          ])
-        : shape.points
-    const closed = shape.kind === 'line' ? points : [...points, ...points.slice(0, 1)]
-    return closed.slice(1).flatMap((to, index) => {
-      const from = closed[index] as readonly [number, number]
-      const steps = Math.max(1, Math.round((Math.hypot(to[0] - from[0], to[1] - from[1]) * scale.k) / 8))
-      return Array.from({ length: steps }, (_, step) => ({
-        x: scale.x(from[0] + ((to[0] - from[0]) * step) / steps),
-        y: scale.y(from[1] + ((to[1] - from[1]) * step) / steps),
-      }))
-    })
-  })
 }
 
 const OF: Readonly<Record<NonNullable<DimensionLine['of']>, string>> = { force: '', diameter: '⌀ ', radius: 'R ' }
@@ -86,11 +65,23 @@ export const DetailDrawing = memo(function DetailDrawing(props: Props) {
     const note = notes.find(({ id }) => id === line.id)
     return note ? [{ line, note, drawn: drawnDimension(line, scale) }] : []
   })
+  const room = { left: 4, right: width - 4, top: HEAD - 4, bottom: height - FOOT }
+  const busy = busyAt(detail.shapes, scale)
+  const labels = placeNotes(
+    detail.labels.map(({ text, at, side }) => {
+      const point = { x: scale.x(at[0]), y: scale.y(at[1]) + 10 }
+      return { id: text, from: point, to: point, width: LETTER * text.length + 2, height: LINE, side }
+    }),
+    room,
+    [],
+  )
   const places = placeNotes(
     wanted.map(({ line, note, drawn }) => ({ id: line.id, ...drawn, ...sizeOf(note, line.of) })),
-    { left: 4, right: width - 4, top: HEAD - 4, bottom: height - FOOT },
-    busyAt(detail.shapes, scale),
+    room,
+    busy,
+    labels.map(({ box }) => box),
   )
+  const said = [title, detail.enlarged].filter(Boolean).join(' · ')
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot hold a drawing; it groups the drawing's controls
     <svg
@@ -101,21 +92,19 @@ export const DetailDrawing = memo(function DetailDrawing(props: Props) {
       aria-label={`Drawing: ${title}${detail.enlarged ? `; ${detail.enlarged}` : ''}`}
     >
       <ScaleBar {...scaleBar} k={scale.k} />
-      <text x={width - 8} y={height - 7} textAnchor="end" fontSize="16" style={{ fill: 'var(--slate)' }}>
-        {[title, detail.enlarged].filter(Boolean).join(' · ')}
+      <text
+        x={width - 8}
+        y={height - 7}
+        textAnchor="end"
+        fontSize={Math.min(16, (16 * (width - 16)) / (LETTER * said.length))}
+        style={{ fill: 'var(--slate)' }}
+      >
+        {said}
       </text>
       <Shapes shapes={detail.shapes} scale={scale} />
-      {detail.labels.map(({ text, at, side }) => (
-        <text
-          key={text}
-          x={scale.x(at[0]) + (side === 'right' ? 6 : -6)}
-          y={scale.y(at[1]) + 16}
-          textAnchor={side === 'right' ? 'start' : 'end'}
-          fontSize="16"
-          style={{ fill: 'var(--slate)' }}
-          {...HALO}
-        >
-          {text}
+      {labels.map(({ id, box }) => (
+        <text key={id} x={box.left + 1} y={box.bottom - 4} fontSize="16" style={{ fill: 'var(--slate)' }} {...HALO}>
+          {id}
         </text>
       ))}
       {wanted.map(({ line, note, drawn }) => {
@@ -137,9 +126,6 @@ export const DetailDrawing = memo(function DetailDrawing(props: Props) {
     </svg>
   )
 })
-
-/** Words keep clear of a line that runs under them. */
-const HALO = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5, strokeLinejoin: 'round' } as const
 
 const OUT = 20
 const path = (...points: readonly Place[]): string => `M${points.map(({ x, y }) => `${x},${y}`).join('L')}`

@@ -1,9 +1,12 @@
 import type { DimensionLine, FrameLabel, Inset, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
+import { ARROW, SIZE } from './brake-words.ts'
 import { DrawnButton } from './DrawnButton.tsx'
-import { INSET, type Layout } from './layout.ts'
+import { INSET, type Layout, leaderEnds } from './layout.ts'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
-import type { Scale } from './paint.tsx'
+import { HALO, type Scale } from './paint.tsx'
+import type { PlacedNote } from './place-notes.ts'
+import { widthOf } from './text-width.ts'
 
 /** A dimension line shorter than this, in pixels, is told by its leader and its inset. */
 const SHORTEST_LINE = 12
@@ -108,10 +111,8 @@ export function LeaderLine({
   layout: Layout
   onPick: () => void
 }) {
-  const { width } = layout
   const at = layout.leader
-  const elbow = onRight ? width - at.elbow : at.elbow
-  const end = onRight ? width - at.end : at.end
+  const { elbow, end } = leaderEnds(layout, onRight)
   const text = onRight ? end + 8 : end - 8
   const mark = onRight ? end + at.mark : end - at.mark
   const title = beside(end, onRight, 8, layout)
@@ -140,98 +141,84 @@ export function LeaderLine({
   )
 }
 
-/** Words keep clear of a line that runs under them. */
-const HALO = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5, strokeLinejoin: 'round' } as const
+/** From words that stand far off to what they are of. */
+function Lead({ place: { box, leads }, at }: { place: PlacedNote; at: Point }) {
+  if (!leads) return null
+  const x = Math.max(box.left, Math.min(box.right, at[0]))
+  const y = Math.max(box.top, Math.min(box.bottom, at[1]))
+  return <path d={`M${x},${y}L${at[0]},${at[1]}`} stroke="var(--ink)" strokeWidth="1" />
+}
 
-export function ScrewLabel({
+/** Which way a screw is turned next, drawn round it. */
+function TurnArrow({ at: [x, y], onRight, clockwise }: { at: Point; onRight: boolean; clockwise: boolean }) {
+  const middle = x + (onRight ? ARROW.off : -ARROW.off)
+  return (
+    <path
+      d={clockwise ? `M${middle - 6},${y - 17}a17 17 0 1 1 -1 29` : `M${middle + 6},${y - 17}a17 17 0 1 0 1 29`}
+      fill="none"
+      stroke="var(--predicted)"
+      strokeWidth="2.4"
+      markerEnd="url(#arrow-predicted)"
+    />
+  )
+}
+
+/** What an adjuster stands at and how far it is turned next, beside the place it is reached at. */
+export function HandleLabel({
   note,
   at,
   onRight,
-  layout,
+  place,
 }: {
   note: HandleNote
   at: Point
   onRight: boolean
-  layout: Layout
+  place: PlacedNote
 }) {
-  const sign = onRight ? 1 : -1
-  const [x, y] = at
-  const turning = note.screw?.next
+  const { box } = place
+  const next = note.screw?.next
+  const foot = box.bottom - 5
   return (
     <g>
-      {turning && (
-        <g>
-          <path
-            d={
-              turning.clockwise
-                ? `M${x + sign * 10 - 6},${y - 17}a17 17 0 1 1 -1 29`
-                : `M${x + sign * 10 + 6},${y - 17}a17 17 0 1 0 1 29`
-            }
-            fill="none"
-            stroke="var(--predicted)"
-            strokeWidth="2.4"
-            markerEnd="url(#arrow-predicted)"
-          />
+      <Lead place={place} at={at} />
+      {next && (
+        <>
+          <TurnArrow at={at} onRight={onRight} clockwise={next.clockwise} />
           <text
-            x={x + sign * 46}
-            y={y + 6}
-            textAnchor={onRight ? 'start' : 'end'}
-            fontSize="20"
+            x={Math.max(box.left + 2, Math.min(box.right - widthOf(next.amount, SIZE.amount), at[0]))}
+            y={foot - SIZE.name * 1.28}
+            fontSize={SIZE.amount}
             fontWeight="600"
+            {...HALO}
             style={{ fill: 'var(--predicted)' }}
           >
-            {turning.amount}
+            {next.amount}
           </text>
-        </g>
+        </>
       )}
-      <text {...beside(x, onRight, 14, layout)} y={y + 36} fontSize="16" fontWeight={turning ? 600 : 500} {...HALO}>
+      <text
+        x={box.left + 2}
+        y={foot}
+        fontSize={note.screw ? SIZE.name : SIZE.move}
+        fontWeight={next || !note.screw ? 600 : 500}
+        {...HALO}
+        {...(!note.screw && { style: { fill: 'var(--predicted)' } })}
+      >
         {note.text}
       </text>
     </g>
   )
 }
 
-/** What the next turn does where no screw is turned, beside the part it is done at. */
-export function MoveLabel({
-  note,
-  at,
-  onRight,
-  above,
-  layout,
-}: {
-  note: HandleNote
-  at: Point
-  onRight: boolean
-  above: boolean
-  layout: Layout
-}) {
+/** The name of a part, beside it. */
+export function PartLabel({ label, at, place }: { label: FrameLabel; at: Point; place: PlacedNote }) {
   return (
-    <text
-      {...beside(at[0], onRight, 12, layout)}
-      y={layout.narrow ? layout.brake.top + 4 : at[1] + (above ? -46 : 68)}
-      fontSize="18"
-      fontWeight="600"
-      {...HALO}
-      style={{ fill: 'var(--predicted)' }}
-    >
-      {note.text}
-    </text>
-  )
-}
-
-/** The name of a part, over it and clear of the cable. */
-export function PartLabel({ label, at, onRight }: { label: FrameLabel; at: Point; onRight: boolean }) {
-  return (
-    <text
-      x={at[0] + (onRight ? 20 : -46)}
-      y={at[1] - 12}
-      textAnchor={onRight ? 'start' : 'end'}
-      fontSize="16"
-      fontWeight="500"
-      {...HALO}
-    >
-      {label.text}
-    </text>
+    <g>
+      <Lead place={place} at={at} />
+      <text x={place.box.left + 2} y={place.box.bottom - 5} fontSize={SIZE.name} fontWeight="500" {...HALO}>
+        {label.text}
+      </text>
+    </g>
   )
 }
 

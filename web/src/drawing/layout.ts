@@ -46,3 +46,9 @@ export function layoutOf(frame: Frame, narrow: boolean): Layout {
   const height = inset.y + INSET.step * most(frame.insets) + CAPTION
   return { narrow, width: NARROW_WIDTH, height, brake, leader, inset }
 }
+
+/** Where a leader bends and where it ends, from the drawing’s left edge. */
+export const leaderEnds = ({ leader, width }: Layout, onRight: boolean) => ({
+  elbow: onRight ? width - leader.elbow : leader.elbow,
+  end: onRight ? width - leader.end : leader.end,
+})

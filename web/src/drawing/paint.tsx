@@ -89,3 +89,6 @@ export function GhostShapes({ shapes, scale }: { shapes: readonly Shape[]; scale
     .filter((shape) => GHOSTED.has(shape.role))
     .map((shape, index) => <Painted key={index} shape={shape} scale={scale} ink={GHOST} />)
 }
+
+/** Words keep clear of a line that runs under them. */
+export const HALO = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5, strokeLinejoin: 'round' } as const

@@ -1,3 +1,4 @@
+import type { Side } from '@overhaul/core/brake/frame'
 import { type Box, outside, overlap, type Place, within } from './boxes.ts'
 
 /** Words to be put beside a line, as wide and as high as they come to. */
@@ -7,6 +8,8 @@ export interface NoteSize {
   readonly to: Place
   readonly width: number
   readonly height: number
+  /** Where it stands by preference: that much as well as anywhere else. */
+  readonly side?: Side
 }
 
 export interface PlacedNote {
@@ -19,6 +22,10 @@ export interface PlacedNote {
 const CLEAR = 7
 const OFF = [0, 20, 46, 80, 120] as const
 const ROUND = Array.from({ length: 16 }, (_, index) => (index * Math.PI) / 8)
+/** What a point of a drawn line under words costs, in the steps that they may be moved off for it. */
+const OVER = 4
+/** As much as this many points of a line under it. */
+const WRONG_SIDE = 4
 /** Further than this beyond its nearest place, words have a leader. */
 const LEAD = 30
 
@@ -32,11 +39,17 @@ const alongLine = ({ from, to }: Pick<NoteSize, 'from' | 'to'>): readonly Place[
 
 /**
  * Puts each line's words beside it: inside the room, over no other words, and as little as can be over lines and over what
- * is drawn (`busy`, points of it).
+ * is drawn (`busy`, points of it). `taken`: where other words stand already.
  */
-export function placeNotes(notes: readonly NoteSize[], room: Box, busy: readonly Place[]): readonly PlacedNote[] {
+export function placeNotes(
+  notes: readonly NoteSize[],
+  room: Box,
+  busy: readonly Place[],
+  taken: readonly Box[] = [],
+): readonly PlacedNote[] {
   const lines = notes.flatMap(alongLine)
   const placed: PlacedNote[] = []
+  const words = [...taken]
   // What is measured nearest the edge has the fewest places to stand at.
   for (const note of notes) {
     const middle = { x: (note.from.x + note.to.x) / 2, y: (note.from.y + note.to.y) / 2 }
@@ -58,15 +71,18 @@ export function placeNotes(notes: readonly NoteSize[], room: Box, busy: readonly
           bottom: centre.y + note.height / 2,
         }
         const cost =
-          placed.reduce((sum, each) => sum + 40 * overlap(box, each.box), 0) +
+          words.reduce((sum, each) => sum + 40 * overlap(box, each), 0) +
           80 * outside(box, room) +
           lines.filter((each) => within(each, box)).length * 30 +
-          busy.filter((each) => within(each, box)).length * 2.5 +
+          busy.filter((each) => within(each, box)).length * OVER +
+          (note.side && dx * (note.side === 'right' ? 1 : -1) < -0.1 ? WRONG_SIDE * OVER : 0) +
           far * 7
         if (!best || cost < best.cost) best = { note: { id: note.id, box, leads: off >= LEAD }, cost }
       }
     }
-    if (best) placed.push(best.note)
+    if (!best) continue
+    placed.push(best.note)
+    words.push(best.note.box)
   }
   return placed
 }

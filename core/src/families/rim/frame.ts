@@ -37,16 +37,7 @@ export function rimFrame(
   })
   const handles = adjusters.flatMap(({ id }): readonly Handle[] => {
     const at = anchors[id]
-    if (!at) return []
-    const onWheel = Math.abs(at[0]) <= AXIS_MM && id === 'caliper'
-    return [
-      {
-        adjuster: id,
-        at,
-        side: sideOf(at, id === 'anchor' ? 'left' : 'right'),
-        ...(onWheel && { above: true as const }),
-      },
-    ]
+    return at ? [{ adjuster: id, at, side: sideOf(at, id === 'anchor' ? 'left' : 'right') }] : []
   })
   const anchor = anchors.anchor
   const labels: readonly FrameLabel[] = anchor ? [{ text: 'anchor', at: anchor, side: sideOf(anchor, 'left') }] : []
