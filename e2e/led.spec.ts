@@ -128,6 +128,22 @@ test('from the search along the rail by arrows and Enter; a scanned tag opens it
   await expect(next(page)).toContainText('Released by')
 })
 
+test('a bicycle’s page tells what each job found, left and took, and the Stand goes along them', async ({ page }) => {
+  const jobs = (await (await fetch(`${shop.url}/api/jobs`)).json()) as { id: string; number: number; brakeId: string }[]
+  const [first, second] = jobs
+    .map((job) => jobs.filter(({ brakeId }) => brakeId === job.brakeId).sort((a, b) => a.number - b.number))
+    .find((ofBrake) => ofBrake.length > 1 && ofBrake[0]?.number === 103) as [(typeof jobs)[0], (typeof jobs)[0]]
+  await page.goto(`${shop.url}/stand/${first.id}`)
+  await page.getByRole('link', { name: /^Hardware of/ }).click()
+  const told = page.getByRole('region', { name: 'Jobs' }).getByRole('row').filter({ hasText: String(first.number) })
+  await expect(told).toContainText(/bite ([\d.]+ → )?\d+ mm/)
+  await told.getByRole('link', { name: `Job ${first.number} on the Stand` }).click()
+  await page.getByRole('link', { name: `Later job ${second.number} of this brake` }).click()
+  await expect(page).toHaveURL(new RegExp(second.id))
+  await page.getByRole('link', { name: `Earlier job ${first.number} of this brake` }).click()
+  await expect(page).toHaveURL(new RegExp(first.id))
+})
+
 test('a name that another bicycle has is said', async ({ page }) => {
   await page.goto(`${shop.url}/bicycles/new`)
   await page.getByLabel('name or number').fill('hire  07')

@@ -17,9 +17,9 @@ import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState } from '../run-sheet/step-state.ts'
 import { costsIn, showMoney } from '../stand/costs.ts'
 import { describe, type Naming, sayMove, showAnswer, showQuantity, showWay } from '../stand/describe.ts'
-import type { Entry } from '../stand/entries.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
+import { foundIn } from './found.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. Result and readings first, every entry last. */
 export interface JobSheet {
@@ -81,20 +81,6 @@ export interface HeldPart {
 
 interface Read extends SheetReading {
   readonly isSeen: boolean
-}
-
-/** Whether an entry changed the brake: what is read after it was not found so. A school is only another opinion of it. */
-const isWork = ({ kit }: Job, entry: Entry): boolean =>
-  entry.kind === 'turn' || (entry.kind === 'swap' && !kit.schoolAt(entry.part))
-
-/** What each reading was before anything was done to the brake. */
-function foundIn(job: Job): ReadonlyMap<string, number | string> {
-  const found = new Map<string, number | string>()
-  for (const entry of job.state.standing) {
-    if (isWork(job, entry)) break
-    if (entry.kind === 'reading' && !found.has(entry.reading)) found.set(entry.reading, entry.value)
-  }
-  return found
 }
 
 /** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */

@@ -12,7 +12,7 @@ export function showQuantity(value: number, unit: UnitId, length: LengthUnit = '
 }
 
 /** Decimals worth showing: none where the instrument reads to the millimetre. */
-const decimalsOf = (kit: Kit, id: string, shown: UnitId): number | undefined => {
+export const decimalsOf = (kit: Kit, id: string, shown: UnitId): number | undefined => {
   const spec = kit.reading(id)
   if (spec?.decimals) return shown === 'in' ? spec.decimals + 1 : spec.decimals
   return (spec?.sd ?? 0) >= 1 ? (shown === 'in' ? 2 : 0) : undefined

@@ -18,7 +18,7 @@ import { DamagedRecord } from '../db/trouble.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
 import { judge, type Verdict } from './judge.ts'
-import { lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
+import { besideJob, lastOf, logOf, type OpenJob, readJob } from './open-job.ts'
 import { inUtc, isEnded, summaryOf, workedJob } from './summary.ts'
 
 /** What is to be written, and what is there already. */
@@ -140,6 +140,7 @@ export class Bench {
         visits,
         entries,
         parts: await heldBy(this.db, jobId),
+        beside: await besideJob(this.db, job),
         state: {
           readings: state.readings,
           confirmed: state.confirmed,

@@ -6,7 +6,7 @@ import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
 import { learntFrom } from '@overhaul/core/workshop/open'
-import { and, asc, desc, eq, gt, isNotNull, lt, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNotNull, lt, or, type SQL, sql } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { DamagedRecord } from '../db/trouble.ts'
@@ -51,6 +51,20 @@ export async function logOf(db: Db, jobId: string, after = 0): Promise<Entry[]> 
     }
   }
   return log
+}
+
+/** The jobs just before and after one on the same brake, by their numbers; missing where there is none. */
+export async function besideJob(db: Db, { brakeId, number }: Pick<typeof jobs.$inferSelect, 'brakeId' | 'number'>) {
+  const nearest = (side: SQL, order: SQL) =>
+    db
+      .select({ id: jobs.id, number: jobs.number })
+      .from(jobs)
+      .where(and(eq(jobs.brakeId, brakeId), side))
+      .orderBy(order)
+      .limit(1)
+  const [before] = await nearest(lt(jobs.number, number), desc(jobs.number))
+  const [after] = await nearest(gt(jobs.number, number), asc(jobs.number))
+  return { ...(before && { before }), ...(after && { after }) }
 }
 
 /** The log of an earlier visit; none where it is damaged, as it teaches nothing then. */

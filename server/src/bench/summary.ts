@@ -3,6 +3,8 @@ import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import { type Job, workOut } from '@overhaul/core/run-sheet/job'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import { sayAct } from '@overhaul/core/run-sheet/say'
+import { foundAndLeft } from '@overhaul/core/sheet/found'
+import { costsIn } from '@overhaul/core/stand/costs'
 import { describe } from '@overhaul/core/stand/describe'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
@@ -31,6 +33,8 @@ export function summaryOf(open: Workable): JobSummary {
     nextSay,
     seq,
     station: stationInHand(next, job),
+    readings: foundAndLeft(job),
+    minutes: costsIn(job.state.standing).minutes,
     ...(written && { last: { at: inUtc(written.at), by: written.by, say: describe(written, job) } }),
   })
   switch (next.kind) {

@@ -3,7 +3,7 @@ import type { End } from '@overhaul/core/brake/dimension'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { checkHardware } from '@overhaul/core/workshop/open'
-import { and, eq, isNull, ne, sql } from 'drizzle-orm'
+import { and, eq, isNull, ne } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
@@ -117,13 +117,19 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
         releasedAt: jobs.releasedAt,
         closedAt: jobs.closedAt,
         complaint: jobs.complaint,
-        says: sql<string>`json_extract(${jobs.summary}, '$.nextSay')`,
+        summary: jobs.summary,
       })
       .from(jobs)
       .innerJoin(brakes, eq(brakes.id, jobs.brakeId))
       .where(eq(brakes.bicycleId, row.id))
       .orderBy(jobs.number)
-    const ofBrake = groupBy(worked, (job) => job.brakeId)
+    const told = worked.map(({ summary: { nextSay, readings = [], minutes = 0 }, ...job }) => ({
+      ...job,
+      says: nextSay,
+      readings,
+      minutes,
+    }))
+    const ofBrake = groupBy(told, (job) => job.brakeId)
     response.json({ ...row, brakes: all.map((brake) => ({ ...brake, jobs: ofBrake.get(brake.id) ?? [] })) })
   })
 

@@ -1,6 +1,7 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { PartKindId } from '@overhaul/core/drawer/kinds'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
+import type { Before } from '@overhaul/core/sheet/found'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'
@@ -44,6 +45,9 @@ export interface JobSummary {
   readonly seq?: number
   /** Where the work is; missing on one written before this was kept. */
   readonly station?: StationId
+  /** What the brake is set by, as found and as left, and the minutes it took; missing on one written before this was kept. */
+  readonly readings?: readonly Before[]
+  readonly minutes?: number
   /** The last thing that was written of it, in the words of the bench. */
   readonly last?: { readonly at: string; readonly by: string; readonly say: string }
   /** The day by which a released brake should be looked at again, ISO 8601. */

@@ -4,6 +4,7 @@ import type { BadRow } from '@overhaul/core/drawer/rows'
 import type { Fault } from '@overhaul/core/outcome/outcome'
 import type { Visit } from '@overhaul/core/run-sheet/job'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
+import type { Before } from '@overhaul/core/sheet/found'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 
@@ -177,6 +178,9 @@ export interface BrakeRecord {
   readonly jobs: readonly (Pick<JobRow, 'id' | 'number' | 'openedAt' | 'releasedAt' | 'closedAt' | 'complaint'> & {
     /** How it stands, in a line. */
     readonly says: string
+    /** What the brake is set by, as found and as left, and the minutes it took, where they were told. */
+    readonly readings: readonly Before[]
+    readonly minutes: number
   })[]
 }
 
@@ -227,7 +231,11 @@ export interface JobRecord {
   readonly hardware: Hardware
   readonly visits: readonly Visit[]
   readonly entries: readonly Entry[]
+  /** The jobs just before and after it on the same brake. */
+  readonly beside?: { readonly before?: JobNumber; readonly after?: JobNumber }
 }
+
+export type JobNumber = Pick<JobRow, 'id' | 'number'>
 
 /** Something asked of the server that may wait and be asked again. */
 export interface Request {

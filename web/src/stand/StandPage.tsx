@@ -16,6 +16,17 @@ const Plain = styled.main`
   justify-items: start;
 `
 
+/** To the job before or after: as easily touched as a button, in a line that is no higher for it. */
+const Beside = styled(Link)`
+  display: inline-grid;
+  place-items: center;
+  min-width: 44px;
+  min-height: 44px;
+  margin: -14px 0;
+  text-decoration: none;
+  font-weight: 600;
+`
+
 /** The Stand's room for one job, from loading to open. */
 export default function StandPage() {
   const { jobId = '' } = useParams()
@@ -37,7 +48,7 @@ export default function StandPage() {
       </Plain>
     )
   }
-  const { bicycle, hardware, job } = state.open.record
+  const { bicycle, hardware, job, beside } = state.open.record
   return (
     <>
       <Title>{`${bicycle.name} ${hardware.end}, job ${job.number}`}</Title>
@@ -45,7 +56,18 @@ export default function StandPage() {
         <Link to={`/bicycles/${bicycle.id}`} aria-label={`Hardware of ${bicycle.name}`}>
           {bicycle.name}
         </Link>{' '}
-        · {hardware.end} · {state.open.job.family.title} · job {job.number}
+        · {hardware.end} · {state.open.job.family.title} ·{' '}
+        {beside?.before && (
+          <Beside to={`/stand/${beside.before.id}`} aria-label={`Earlier job ${beside.before.number} of this brake`}>
+            ‹
+          </Beside>
+        )}
+        job {job.number}
+        {beside?.after && (
+          <Beside to={`/stand/${beside.after.id}`} aria-label={`Later job ${beside.after.number} of this brake`}>
+            ›
+          </Beside>
+        )}
         {job.complaint && <em title={job.complaint}> · “{job.complaint}”</em>}
       </SubjectLine>
       <Stand key={jobId} open={state.open} />

@@ -64,7 +64,11 @@ function armAngles(at: DetailAt): Detail {
       { id: 'armAtRest', from: [0, long * 0.9], to: tip(rest, 0.9) },
       { id: 'armApplied', from: [0, long * 0.6], to: tip(applied, 0.6) },
     ],
-    labels: [{ text: 'ridge', at: [0, long + 8], side: 'right' }],
+    labels: [
+      { text: 'ridge', at: [0, long + 8], side: 'right' },
+      { text: 'at rest', at: tip(rest, 1.04), side: 'left' },
+      { text: 'applied', at: tip(applied, 1.04), side: 'left' },
+    ],
     bounds: { min: [-long - 24, -56], max: [62, long + 22] },
   }
 }
