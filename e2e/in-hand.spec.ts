@@ -79,7 +79,9 @@ for (const { family, sizes } of DRIVEN) {
         await expect
           .poll(() => hidden(page, turn), { message: `${said.slice(0, 80)} at ${width}×${height}` })
           .toEqual([])
-        expect(await wordsInTheWay(page), `${said.slice(0, 80)} at ${width}×${height}`).toEqual([])
+        await expect
+          .poll(() => wordsInTheWay(page), { message: `${said.slice(0, 80)} at ${width}×${height}` })
+          .toEqual([])
       }
       if (sizes.length > 1) await page.setViewportSize({ width: 1280, height: 800 })
       if (await next(page).getByRole('button', { name: 'Release', exact: true }).isVisible()) return

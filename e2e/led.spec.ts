@@ -135,7 +135,10 @@ test('a bicycle’s page tells what each job found, left and took, and the Stand
     .find((ofBrake) => ofBrake.length > 1 && ofBrake[0]?.number === 103) as [(typeof jobs)[0], (typeof jobs)[0]]
   await page.goto(`${shop.url}/stand/${first.id}`)
   await page.getByRole('link', { name: /^Hardware of/ }).click()
-  const told = page.getByRole('region', { name: 'Jobs' }).getByRole('row').filter({ hasText: String(first.number) })
+  const told = page
+    .getByRole('region', { name: 'Jobs' })
+    .getByRole('row')
+    .filter({ hasText: String(first.number) })
   await expect(told).toContainText(/bite ([\d.]+ → )?\d+ mm/)
   await told.getByRole('link', { name: `Job ${first.number} on the Stand` }).click()
   await page.getByRole('link', { name: `Later job ${second.number} of this brake` }).click()
