@@ -12,6 +12,7 @@ import { ENTRY_KINDS } from '@overhaul/core/stand/entries'
 import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
 import { quantile } from './bench-lines.ts'
+import { withTables } from './formats.ts'
 import { runTool } from './run-tool.ts'
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -111,22 +112,26 @@ describe('docs/formats.md', () => {
     for (const { id } of FAMILIES) expect(text).toContain(`"${id}"`)
   })
 
-  it('names every entry, reading, answer, step and column that leaves or enters the house', () => {
+  it('names every entry, part, school, way and column that leaves or enters the house', () => {
     const words = [
       ...ENTRY_KINDS,
-      ...READINGS.flatMap(({ id, shorthand }) => [id, shorthand]),
-      ...SEEN.flatMap(({ id, shorthand, options }) => [id, shorthand, ...options.map((each) => each.id)]),
-      ...STEPS.flatMap(({ id, shorthand, done }) =>
-        done.kind === 'signed' ? [] : shorthand ? [id, `${shorthand} ok`] : [id],
-      ),
       ...PARTS,
       ...SCHOOLS.flatMap((each) => [partOf(each), ...each.options.map((option) => option.id)]),
-      ...ADJUSTERS.flatMap(({ id, shorthand }) => [id, shorthand]),
       ...WAYS.map(({ id }) => id),
       ...PART_KINDS.map(({ id }) => id),
       ...DRAWER_COLUMNS,
     ]
     expect(words.filter((word) => !named(word))).toEqual([])
+  })
+
+  it('has its tables of readings, answers, steps and adjusters as the house has them: npm run docs', () => {
+    expect(withTables(text) === text).toBe(true)
+    for (const row of [
+      '| `rimWall` | `wall` | rim wall | ',
+      '| `leftScrew` | `ls` | left screw | left screw in | left screw out | turn | ',
+      '| `hub-play` | `hub ok` | wheel | ',
+    ])
+      expect(text).toContain(row)
   })
 
   it('no word of the tape means two things', () => {
