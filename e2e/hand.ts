@@ -94,3 +94,15 @@ export async function alongRack(page: Page, bicycle: string): Promise<Locator> {
   await page.waitForTimeout(500)
   return line
 }
+
+/** As a scanner types: all keys within a few milliseconds, which no driver of a busy browser keeps to key by key. */
+export const scan = (page: Page, code: string): Promise<void> =>
+  page.evaluate(
+    (keys) => {
+      for (const key of keys)
+        (document.activeElement ?? document.body).dispatchEvent(
+          new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+        )
+    },
+    [...code, 'Enter'],
+  )

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { next, writeOnTape } from './hand.ts'
+import { next, scan, writeOnTape } from './hand.ts'
 import { SOUND, workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
 test.beforeAll(async () => {
-  shop = await workshop(4361)
+  shop = await workshop(4367)
 })
 test.afterAll(() => shop.close())
 
@@ -118,8 +118,7 @@ test('from the search along the rail by arrows and Enter; a scanned tag opens it
   const scanned = rack.find(({ name }) => name === 'Hire 11')
   await page.goto(shop.url)
   await expect(page.getByRole('heading', { name: 'Assisted 1' })).toBeVisible()
-  await page.keyboard.type(String(scanned?.code))
-  await page.keyboard.press('Enter')
+  await scan(page, String(scanned?.code))
   await expect(page).toHaveURL(new RegExp(`/bicycles/${scanned?.id}$`))
   await expect(page.getByRole('region', { name: 'Jobs' })).toContainText('front')
   await page.goto(shop.url)

@@ -4,7 +4,7 @@ import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
 test.beforeAll(async () => {
-  shop = await workshop(4362)
+  shop = await workshop(4368)
 })
 test.afterAll(() => shop.close())
 

@@ -4,7 +4,7 @@ import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
 test.beforeAll(async () => {
-  shop = await workshop(4353)
+  shop = await workshop(4369)
 })
 test.afterAll(() => shop.close())
 

@@ -68,7 +68,7 @@ export const CORE: Arrows = {
   ],
 }
 
-/** Inside the web. All of it may use the core by name; `panels` are what capabilities show, the Stand only lists them. */
+/** Inside the web. All of it may use the core by name; `features` are found by their folders, the Stand only lists them. */
 export const WEB: Arrows = {
   main: ['app', 'data'],
   app: ['data'],
@@ -79,8 +79,8 @@ export const WEB: Arrows = {
   drafts: ['data'],
   waiting: ['data', 'ui'],
   tape: ['app', 'data', 'ui'],
-  panels: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
-  stand: ['app', 'data', 'drafts', 'drawing', 'panels', 'tape', 'ui'],
+  features: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
+  stand: ['app', 'data', 'drafts', 'drawing', 'features', 'tape', 'ui'],
   hardware: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   rack: ['app', 'data', 'drawing', 'ui', 'waiting'],
   drawer: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],

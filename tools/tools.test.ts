@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { kitOf } from '@overhaul/core/bench/kit'
@@ -154,5 +154,16 @@ describe('quantiles', () => {
         0.95,
       ),
     ).toBe(95)
+  })
+})
+
+describe('browser specs', () => {
+  it('run beside one another: none opens a workshop on another’s port', () => {
+    const E2E = join(ROOT, 'e2e')
+    const ports = readdirSync(E2E).flatMap((file) => [
+      ...new Set([...readFileSync(join(E2E, file), 'utf8').matchAll(/workshop\((\d{4})/g)].map((found) => found[1])),
+    ])
+    expect(ports.length).toBeGreaterThan(15)
+    expect(ports.filter((port, index) => ports.indexOf(port) !== index)).toEqual([])
   })
 })

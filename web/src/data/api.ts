@@ -235,7 +235,7 @@ export interface JobRecord {
   readonly beside?: { readonly before?: JobNumber; readonly after?: JobNumber }
 }
 
-export type JobNumber = Pick<JobRow, 'id' | 'number'>
+type JobNumber = Pick<JobRow, 'id' | 'number'>
 
 /** Something asked of the server that may wait and be asked again. */
 export interface Request {

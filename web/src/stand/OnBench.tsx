@@ -5,16 +5,13 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { type Ref, Suspense, useMemo, useState } from 'react'
 import { lazily } from '../app/lazily.ts'
 import { useDrawings } from '../data/drawings.ts'
-import { isPlanned } from '../panels/mount/is-planned.ts'
-import type { Plans } from '../panels/mount/use-plans.ts'
-import { isStackInHand } from '../panels/stack/is-stacked.ts'
+import type { Drafts } from '../drafts/use-drafts.ts'
+import { benchAt } from '../features/panels.ts'
 import { Press } from '../ui/Press.tsx'
 import { BrakeBench, Drawing, Front } from './BrakeBench.tsx'
 import { useFieldInHand } from './use-field-in-hand.ts'
 import { askedAt } from './view.ts'
 
-const MountSection = lazily(async () => (await import('../panels/mount/MountSection.tsx')).MountSection)
-const StackBench = lazily(async () => (await import('../panels/stack/StackBench.tsx')).StackBench)
 const DetailBench = lazily(async () => (await import('./DetailBench.tsx')).DetailBench)
 
 interface Props {
@@ -23,13 +20,13 @@ interface Props {
   /** The station that is shown, and whether it is the one of the card in hand. */
   readonly station: StationId
   readonly inHand: boolean
-  readonly plans: Plans
+  readonly drafts: Drafts
   readonly length: LengthUnit
   readonly ref: Ref<HTMLElement>
 }
 
 /** What lies on the bench: the parts the card in hand is about, the mount in section, or the brake and its lever. */
-export function OnBench({ job, jobId, station, inHand, plans, length, ref }: Props) {
+export function OnBench({ job, jobId, station, inHand, drafts, length, ref }: Props) {
   const focus = useFieldInHand()
   const drawings = useDrawings(job.family)
   const act = `${job.next.kind} ${job.next.step.id} ${station}`
@@ -45,9 +42,8 @@ export function OnBench({ job, jobId, station, inHand, plans, length, ref }: Pro
   }, [drawings, wanted, beside, focus])
 
   const brake = <BrakeBench ref={ref} job={job} length={length} focus={focus} />
-  // Once all of it is known, be it only typed, the mount is shown with the ways it can be fitted.
-  const planned = station === 'mount' && isPlanned(job)
-  if (details.length > 0 && brakeFor !== act && !(planned && plans.mount))
+  const claim = benchAt(station, job, drafts)
+  if (details.length > 0 && brakeFor !== act && !claim?.overDetails)
     return (
       <Suspense fallback={brake}>
         <DetailBench
@@ -61,22 +57,12 @@ export function OnBench({ job, jobId, station, inHand, plans, length, ref }: Pro
         />
       </Suspense>
     )
-  if (station === 'mount' && isStackInHand(job) && brakeFor !== act)
+  if (claim && brakeFor !== act)
     return (
-      <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: bracket and spacers as planned.">
+      <Drawing ref={ref} tabIndex={0} aria-label={`Bench drawing: ${claim.label}.`}>
         <Front>
           <Suspense fallback={null}>
-            <StackBench job={job} jobId={jobId} length={length} />
-          </Suspense>
-        </Front>
-      </Drawing>
-    )
-  if (planned)
-    return (
-      <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: the mount in section.">
-        <Front>
-          <Suspense fallback={null}>
-            <MountSection kit={job.kit} plans={plans} length={length} />
+            <claim.Bench job={job} jobId={jobId} length={length} drafts={drafts} />
           </Suspense>
         </Front>
       </Drawing>

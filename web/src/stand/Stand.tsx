@@ -12,7 +12,6 @@ import type { OpenJob } from '../data/use-job.ts'
 import { sayBad, sift } from '../drafts/drafts.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
 import { Hatches } from '../drawing/Hatches.tsx'
-import { usePlans } from '../panels/mount/use-plans.ts'
 import { Log } from '../tape/Log.tsx'
 import { Tape } from '../tape/Tape.tsx'
 import { Fold } from '../ui/Fold.tsx'
@@ -179,7 +178,6 @@ export function Stand({ open }: { open: OpenJob }) {
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
   const ended = job.state.ended !== undefined
 
-  const plans = usePlans(job, record.job.id, drafts)
   const onWorked = (title: string, worked: readonly Worked[]) => setSubject({ kind: 'worked', title, worked })
 
   const bench = (
@@ -189,7 +187,7 @@ export function Stand({ open }: { open: OpenJob }) {
       jobId={record.job.id}
       station={station}
       inHand={station === stationOfNext}
-      plans={plans}
+      drafts={drafts}
       length={length}
     />
   )
@@ -213,7 +211,6 @@ export function Stand({ open }: { open: OpenJob }) {
               onWhy={() => setSubject({ kind: 'advice' })}
               onGauge={onGauge}
               sheetHref={`/api/jobs/${record.job.id}/sheet`}
-              plans={plans}
               lastTime={lastTime}
             />
             <Readings aria-label="Readings">
@@ -238,7 +235,7 @@ export function Stand({ open }: { open: OpenJob }) {
             <StationNotes
               job={job}
               jobId={record.job.id}
-              plans={plans}
+              drafts={drafts}
               station={station}
               length={length}
               write={write}

@@ -5,8 +5,8 @@ import { Suspense, useMemo } from 'react'
 import styled from 'styled-components'
 import { lazily } from '../app/lazily.ts'
 import { Mark, STEP_SHAPES } from '../drawing/Mark.tsx'
-import type { NotesProps } from '../panels/notes.ts'
-import { panelsAt } from '../panels/panels.tsx'
+import type { NotesProps } from '../features/notes.ts'
+import { panelsAt } from '../features/panels.ts'
 import { Label, Read, Slate } from '../ui/words.tsx'
 
 const Also = lazily(async () => (await import('./Also.tsx')).Also)

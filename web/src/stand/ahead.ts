@@ -1,4 +1,4 @@
-import { fetchPanels } from '../panels/panels.tsx'
+import { fetchPanels } from '../features/panels.ts'
 
 /** What the Stand fetches only when it is asked for, before the hand asks: it opens while the server is away, too. */
 export const fetchParts = () =>

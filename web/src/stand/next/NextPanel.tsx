@@ -19,7 +19,7 @@ import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
 import { Act, type NextProps, Says, Skip, Tools, Top } from './parts.tsx'
 
-const ReadyWay = lazily(async () => (await import('../../panels/plans/ReadyWay.tsx')).ReadyWay)
+const ReadyWay = lazily(async () => (await import('../../features/plans/ReadyWay.tsx')).ReadyWay)
 
 const Panel = styled.section`
   padding: 10px 24px 6px;
@@ -179,7 +179,7 @@ function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct
   )
 }
 
-function ChooseWay({ jobId, job, write, plans, again, onWhy }: NextProps & { again: string | undefined }) {
+function ChooseWay({ jobId, job, write, drafts, again, onWhy }: NextProps & { again: string | undefined }) {
   return (
     <>
       <Top label={again ? 'Choose again' : 'Next'}>{again}</Top>
@@ -193,7 +193,7 @@ function ChooseWay({ jobId, job, write, plans, again, onWhy }: NextProps & { aga
           job={job}
           jobId={jobId}
           write={write}
-          plans={plans}
+          drafts={drafts}
           beside={
             <>
               <Press quiet hint="w" onPress={onWhy}>

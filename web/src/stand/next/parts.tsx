@@ -12,7 +12,6 @@ import { useSettings } from '../../app/settings.ts'
 import { phone } from '../../app/theme.ts'
 import { useKept } from '../../data/use-kept.ts'
 import type { Drafts } from '../../drafts/use-drafts.ts'
-import type { Plans } from '../../panels/mount/use-plans.ts'
 import { Row } from '../../ui/layout.ts'
 import { Key, Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -33,7 +32,6 @@ export interface NextProps {
   readonly onGauge?: ((readings: readonly string[]) => void) | undefined
   readonly sheetHref: string
   /** The ways of mounting, where they are chosen from. */
-  readonly plans: Plans
   /** What each reading was on the visit before. */
   readonly lastTime: ReadonlyMap<string, LastTime>
 }

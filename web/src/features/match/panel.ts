@@ -1,0 +1,3 @@
+import { always, definePanel } from '../define-panel.ts'
+
+export const panel = definePanel({ order: 10, stations: ['match'], serves: always })

@@ -1,0 +1,64 @@
+import { type BoltMount, boltMountOf, checkMeasured, missingOf } from '@overhaul/core/mount/measured'
+import { type Plan, planMount } from '@overhaul/core/mount/plan'
+import { type Reach, reachOf } from '@overhaul/core/mount/reach'
+import { preferenceOf, type WayId } from '@overhaul/core/mount/ways'
+import type { Job } from '@overhaul/core/run-sheet/job'
+import { useMemo, useSyncExternalStore } from 'react'
+import type { Drafts } from '../../drafts/use-drafts.ts'
+import { useStock } from '../plans/use-stock.ts'
+import { measuredWith } from './measured-with.ts'
+
+/** The mount as it is known now, what is being typed included, and every way of mounting worked out from it. */
+export interface Plans {
+  readonly mount: BoltMount | undefined
+  readonly plans: readonly Plan[]
+  readonly shown: Plan | undefined
+  readonly reach: Reach | undefined
+  /** What is typed and cannot be, in words. */
+  readonly fault: string | undefined
+  readonly missing: readonly string[]
+  readonly drawerAway: boolean
+}
+
+// The list, the act and the bench show the same one, and none of them is another’s parent.
+let picked: WayId | undefined
+const listeners = new Set<() => void>()
+const subscribe = (listener: () => void) => {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+export function pickWay(way: WayId): void {
+  picked = way
+  for (const listener of listeners) listener()
+}
+
+type Worked = Pick<Plans, 'mount' | 'missing' | 'fault' | 'reach' | 'plans'>
+
+function planned(job: Job, drafts: Drafts, stock: ReturnType<typeof useStock>['stock']): Worked {
+  const measured = measuredWith(job, drafts)
+  const checked = checkMeasured(measured)
+  const reach = checked.ok ? reachOf(measured, job.dimensions.beadSeatMm as number, job.family.mount) : undefined
+  const mount = checked.ok ? boltMountOf(measured) : undefined
+  return {
+    mount,
+    missing: missingOf(measured),
+    fault: checked.ok ? undefined : checked.error.message,
+    reach: reach?.ok ? reach.value : undefined,
+    plans: mount ? planMount(mount, stock, preferenceOf(job.schools.mount?.option ?? '')) : [],
+  }
+}
+
+/** The mount and its ways, for whichever feature asks: nothing is planned for a brake none of whose panels does. */
+export function usePlans(job: Job, jobId: string, drafts: Drafts): Plans {
+  const { stock, isError } = useStock(jobId)
+  const way = useSyncExternalStore(subscribe, () => picked)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of the drafts only their text counts
+  const worked = useMemo(() => planned(job, drafts, stock), [job, drafts.text, stock])
+  const chosen = job.state.plans.mount?.value.to
+  const shown =
+    worked.plans.find((plan) => plan.way.id === way) ??
+    worked.plans.find((plan) => plan.way.id === chosen) ??
+    worked.plans[0]
+  return { ...worked, shown, drawerAway: isError }
+}

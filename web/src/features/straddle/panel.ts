@@ -1,0 +1,8 @@
+import { hasStraddle } from '@overhaul/core/cable/straddle'
+import { definePanel } from '../define-panel.ts'
+
+export const panel = definePanel({
+  order: 30,
+  stations: ['match', 'bite'],
+  serves: ({ family }) => hasStraddle(family),
+})
