@@ -91,6 +91,9 @@ try {
     await page.goto(BASE + (await pathOf(view)))
     await page.waitForTimeout(900)
     await view.act?.(page)
+    await page.waitForFunction(
+      () => ![...document.querySelectorAll('main *')].some(({ textContent }) => textContent === '…'),
+    )
     await page.waitForTimeout(300)
     await page.screenshot({ path: join(OUT, `${view.name}.png`) })
     await context.close()

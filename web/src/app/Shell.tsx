@@ -64,7 +64,7 @@ const Name = styled.b`
   font: 600 1.5625rem/1 var(--label);
 `
 const Subject = styled.span`
-  flex: 1 1 300px;
+  flex: 1 1 180px;
   min-width: 0;
   text-align: right;
   white-space: nowrap;

@@ -18,8 +18,7 @@ const Plain = styled.main`
 
 /** To the job before or after: as easily touched as a button, in a line that is no higher for it. */
 const Beside = styled(Link)`
-  display: inline-grid;
-  place-items: center;
+  justify-content: center;
   min-width: 44px;
   min-height: 44px;
   margin: -14px 0;
