@@ -84,6 +84,27 @@ test('at every size nothing runs off the sheet and every target can be hit', asy
   }
 })
 
+test('with letters twice as large on a laptop, head, stations and tape scroll away and the act can be reached', async ({
+  page,
+}) => {
+  // A window of 1280×800 whose letters are doubled has the room of this one.
+  await page.setViewportSize({ width: 640, height: 400 })
+  await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
+  const did = page.getByTestId('next').getByRole('button', { name: 'Did it' })
+  await did.evaluate((each) => each.scrollIntoView({ block: 'center' }))
+  await expect(page.getByRole('banner')).not.toBeInViewport()
+  await expect(page.getByLabel('Tape')).not.toBeInViewport()
+  const isOnTop = await did.evaluate((each) => {
+    const { left, top, width, height } = each.getBoundingClientRect()
+    const hit = document.elementFromPoint(left + width / 2, top + height / 2)
+    return hit !== null && each.contains(hit)
+  })
+  expect(isOnTop).toBe(true)
+  await page.getByLabel('Tape').scrollIntoViewIfNeeded()
+  await expect(page.getByLabel('Tape')).toBeInViewport()
+  expect(await faults(page)).toEqual([])
+})
+
 test('on a phone the next act comes first and the tape stays at the foot', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)

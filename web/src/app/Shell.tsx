@@ -9,7 +9,7 @@ import { useDoor, useServer } from '../data/queries.ts'
 import { lazily } from './lazily.ts'
 import { SkipLink } from './SkipLink.tsx'
 import { changeSettings, useSettings, useSheet } from './settings.ts'
-import { GlobalStyle, phone } from './theme.ts'
+import { GlobalStyle, phone, short } from './theme.ts'
 
 const DoorPage = lazily(async () => (await import('../door/DoorPage.tsx')).DoorPage)
 
@@ -18,6 +18,11 @@ const Page = styled.div`
   overflow: hidden;
   display: flex;
   flex-direction: column;
+  ${short} {
+    height: auto;
+    min-height: 100dvh;
+    overflow: visible;
+  }
   @media print {
     height: auto;
     overflow: visible;

@@ -44,3 +44,5 @@ export const GlobalStyle = createGlobalStyle`
 export const PHONE = '(max-width: 599px)'
 export const phone = `@media ${PHONE}`
 export const upright = '@media (max-width: 999px)'
+/** Little room from top to bottom, be it by the window or by letters twice as large: what stays in sight elsewhere scrolls away. */
+export const short = '@media (max-height: 30em)'

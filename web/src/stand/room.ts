@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { phone as onPhone, upright } from '../app/theme.ts'
+import { phone as onPhone, short, upright } from '../app/theme.ts'
 
 export const Room = styled.div`
   flex: 1;
@@ -7,6 +7,9 @@ export const Room = styled.div`
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
   grid-template-columns: minmax(0, 1fr);
+  ${short} {
+    display: block;
+  }
 `
 export const Bench = styled.main`
   display: grid;
@@ -20,10 +23,18 @@ export const Bench = styled.main`
   ${onPhone} {
     grid-template-rows: minmax(0, 1fr);
   }
+  ${short} {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(24em, auto);
+  }
 `
+/** On a short window it comes before the drawing, which is scrolled to. */
 export const Right = styled.div`
   position: relative;
   min-height: 0;
+  ${short} {
+    order: -1;
+  }
 `
 /** What scrolls stops short of the buttons that stay in sight. */
 export const Scroll = styled.div`
@@ -31,6 +42,10 @@ export const Scroll = styled.div`
   height: 100%;
   overflow-y: auto;
   scroll-padding: 12px 0 72px;
+  ${short} {
+    height: auto;
+    overflow: visible;
+  }
 `
 export const Readings = styled.section`
   padding: 4px 24px;

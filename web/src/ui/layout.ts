@@ -1,5 +1,5 @@
 import styled, { css } from 'styled-components'
-import { phone } from '../app/theme.ts'
+import { phone, short } from '../app/theme.ts'
 
 /** A link that looks like what it is pressed for. */
 export const linkPress = css`
@@ -82,4 +82,7 @@ export const Ends = styled(Row)`
     padding: 0 14px;
   }
   align-items: center;
+  ${short} {
+    position: static;
+  }
 `

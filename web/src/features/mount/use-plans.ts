@@ -3,8 +3,9 @@ import { type Plan, planMount } from '@overhaul/core/mount/plan'
 import { type Reach, reachOf } from '@overhaul/core/mount/reach'
 import { preferenceOf, type WayId } from '@overhaul/core/mount/ways'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { useMemo, useSyncExternalStore } from 'react'
+import { useMemo } from 'react'
 import type { Drafts } from '../../drafts/use-drafts.ts'
+import { oneLookedAt } from '../plans/picked.ts'
 import { useStock } from '../plans/use-stock.ts'
 import { measuredWith } from './measured-with.ts'
 
@@ -20,18 +21,8 @@ export interface Plans {
   readonly drawerAway: boolean
 }
 
-// The list, the act and the bench show the same one, and none of them is another’s parent.
-let picked: WayId | undefined
-const listeners = new Set<() => void>()
-const subscribe = (listener: () => void) => {
-  listeners.add(listener)
-  return () => listeners.delete(listener)
-}
-
-export function pickWay(way: WayId): void {
-  picked = way
-  for (const listener of listeners) listener()
-}
+const ways = oneLookedAt<WayId>()
+export const pickWay = ways.pick
 
 type Worked = Pick<Plans, 'mount' | 'missing' | 'fault' | 'reach' | 'plans'>
 
@@ -52,7 +43,7 @@ function planned(job: Job, drafts: Drafts, stock: ReturnType<typeof useStock>['s
 /** The mount and its ways, for whichever feature asks: nothing is planned for a brake none of whose panels does. */
 export function usePlans(job: Job, jobId: string, drafts: Drafts): Plans {
   const { stock, isError } = useStock(jobId)
-  const way = useSyncExternalStore(subscribe, () => picked)
+  const way = ways.usePicked()
   // biome-ignore lint/correctness/useExhaustiveDependencies: of the drafts only their text counts
   const worked = useMemo(() => planned(job, drafts, stock), [job, drafts.text, stock])
   const chosen = job.state.plans.mount?.value.to

@@ -2,7 +2,8 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { missingOf, type StandsNow, standsNow } from '@overhaul/core/stack/measured'
 import { planStacks, type StackPlan } from '@overhaul/core/stack/plan'
 import { toBuy } from '@overhaul/core/stack/to-buy'
-import { useMemo, useSyncExternalStore } from 'react'
+import { useMemo } from 'react'
+import { oneLookedAt } from '../plans/picked.ts'
 import { useStock } from '../plans/use-stock.ts'
 
 /** Every stack that can be laid here, and the one that is looked at. */
@@ -16,22 +17,12 @@ export interface Stacks {
   readonly drawerAway: boolean
 }
 
-// The list and the bench show the same one, and neither is the other’s parent.
-let picked: string | undefined
-const listeners = new Set<() => void>()
-const subscribe = (listener: () => void) => {
-  listeners.add(listener)
-  return () => listeners.delete(listener)
-}
-
-export function pickStack(key: string): void {
-  picked = key
-  for (const listener of listeners) listener()
-}
+const keys = oneLookedAt<string>()
+export const pickStack = keys.pick
 
 export function useStacks(job: Job, jobId: string): Stacks {
   const { stock, isError } = useStock(jobId)
-  const key = useSyncExternalStore(subscribe, () => picked)
+  const key = keys.usePicked()
   const worked = useMemo(() => {
     const now = standsNow(job)
     const plans = now ? planStacks(now, stock) : []
