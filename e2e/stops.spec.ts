@@ -1,5 +1,6 @@
 import { join } from 'node:path'
 import { expect, type Page, test } from '@playwright/test'
+import { wordsInTheWay } from './drawn-words.ts'
 import { next, until, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
@@ -61,6 +62,11 @@ test('two traces that ship come to a sentence on the job sheet', async ({ page }
   await expect(stops(page)).toContainText(
     /Shorter by 2\.\d m, give or take 0\.\d m, from 25\.0 km\/h \(9 in 10\)\. Enough\./,
   )
+  const drawn = stops(page).getByRole('img', {
+    name: /^before: 4 stops, .* on average, give or take .*; after: 4 stops,/,
+  })
+  await expect(drawn.locator('circle')).toHaveCount(8)
+  expect(await wordsInTheWay(page)).toEqual([])
   await stops(page).getByText('Limits of this bicycle, and public rules').click()
   await expect(stops(page)).toContainText('25 km/h in 7 m, dry')
   await expect(stops(page)).toContainText(/At 0\.56 g, 5\.5 m\/s², the rear wheel lifts/)

@@ -15,7 +15,7 @@ import { limitsFor, rulesBeside } from './limits.ts'
 import { pulsesOf, seriesOfPulses } from './logger.ts'
 import { brakingM, checkRun, type RunEntry, runsIn } from './runs.ts'
 import { apartM, seriesOfRows, seriesOfTrack } from './series.ts'
-import { FEWEST, halfWidth, MOST, verdictOf } from './verdict.ts'
+import { FEWEST, halfWidth, MOST, meanGiveOrTakeM, verdictOf } from './verdict.ts'
 
 type Run = EntryBody & { kind: 'run' }
 const run = (phase: 'before' | 'after', distanceM: number, more: Partial<Run> = {}): Run => ({
@@ -214,6 +214,15 @@ describe('the verdict', () => {
   })
 
   // Welch–Satterthwaite, worked apart: variances 1 and 4 of 5 and 10 runs: 0.2 + 0.4, df 0.36 / (0.04/4 + 0.16/9) = 12.96.
+  // NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.5.2: heat flow meter data, N = 195, 95 % limits 9.258242 and 9.264679.
+  it('a mean is known as far as Student’s interval says; of a single run nothing is known but itself', () => {
+    const meter = { count: 195, meanM: 9.26146, sdM: 0.022789, corrected: [] }
+    const half = meanGiveOrTakeM(meter, 0.05) ?? 0
+    expect(meter.meanM - half).toBeCloseTo(9.258242, 5)
+    expect(meter.meanM + half).toBeCloseTo(9.264679, 5)
+    expect(meanGiveOrTakeM({ ...meter, count: 1 })).toBeUndefined()
+  })
+
   it('its interval is Welch’s', () => {
     const one = { count: 5, meanM: 0, sdM: 1, corrected: [] }
     const two = { count: 10, meanM: 0, sdM: 2, corrected: [] }

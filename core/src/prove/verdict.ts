@@ -94,6 +94,13 @@ export function halfWidth(one: Side, other: Side, level: number): number {
   return tQuantile(1 - level / 2, freedom) * error
 }
 
+/**
+ * How far the mean of one side's runs is known, m, either way: Student's interval at the level at which the two sides are told
+ * apart. Undefined for a single run, of which nothing is known but itself.
+ */
+export const meanGiveOrTakeM = ({ count, sdM }: Side, level = LEVEL): number | undefined =>
+  count < 2 ? undefined : (tQuantile(1 - level / 2, count - 1) * sdM) / Math.sqrt(count)
+
 /** Fewest runs each way at which the scatter so far would let this difference be told, at most `MOST` + 1. */
 function neededFor(sdM: number, differenceM: number): number {
   for (let each = FEWEST; each <= MOST; each += 1)

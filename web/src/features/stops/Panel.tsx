@@ -14,6 +14,7 @@ import type { NotesProps } from '../notes.ts'
 import { Beside } from './Beside.tsx'
 import { ByMark } from './ByMark.tsx'
 import { Runs } from './Runs.tsx'
+import { RunsDrawing } from './RunsDrawing.tsx'
 import { Setting } from './Setting.tsx'
 import { other, type StopSetting } from './stop-setting.ts'
 import { Traces } from './Traces.tsx'
@@ -62,6 +63,7 @@ export function Panel({ job, jobId, length, write, onWorked }: NotesProps) {
       <p>
         <b>{verdict.say}</b>
       </p>
+      <RunsDrawing verdict={verdict} length={length} />
       {runs.length > 0 && <Runs runs={runs} verdict={verdict} length={length} onWorked={onWorked} />}
       {!isEnded && (
         <>
