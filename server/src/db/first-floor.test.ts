@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { serve, type Workshop } from '../app/serve.ts'
+import { type Answer, clientAt } from '../testing/workshop.ts'
 
 /**
  * A database as the first floor left it, with what that program said of each job. It is opened now and after every later
@@ -41,11 +42,11 @@ const NEW_STEPS = [
 describe('a database of the first floor', () => {
   const data = mkdtempSync(join(tmpdir(), 'overhaul-old-'))
   let workshop: Workshop
-  // biome-ignore lint/suspicious/noExplicitAny: tests look into whatever came back
-  const get = async (path: string): Promise<any> => {
-    const response = await fetch(`http://127.0.0.1:${workshop.port}/api/${path}`)
-    expect(response.status, path).toBe(200)
-    return response.json()
+  const client = clientAt(() => workshop.port)
+  const get = async (path: string): Promise<Answer['body']> => {
+    const { status, body } = await client.get(path)
+    expect(status, path).toBe(200)
+    return body
   }
 
   beforeAll(async () => {
@@ -90,8 +91,7 @@ describe('a database of the first floor', () => {
     const released = EXPECTED.find((each) => each.releasedAt) as ExpectedJob
     const jobs: { id: string; number: number }[] = await get('jobs')
     const id = jobs.find((each) => each.number === released.number)?.id
-    const response = await fetch(`http://127.0.0.1:${workshop.port}/api/jobs/${id}/sheet.pdf`)
-    expect(response.status).toBe(200)
+    expect((await client.get(`jobs/${id}/sheet.pdf`)).status).toBe(200)
   })
 
   it('a hurried release of old stays what it was, and what was skipped shows', async () => {
@@ -103,7 +103,6 @@ describe('a database of the first floor', () => {
   })
 
   it('takes in parts of kinds it did not know, and reads a drawer’s file of then', async () => {
-    const base = `http://127.0.0.1:${workshop.port}/api/drawer`
     const bracket = {
       code: 'BR-74-10',
       kind: 'bracket',
@@ -114,21 +113,13 @@ describe('a database of the first floor', () => {
       count: 1,
       by: '3',
     }
-    const made = await fetch(base, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(bracket),
-    })
-    expect(made.status).toBe(201)
+    expect((await client.post('drawer', bracket)).status).toBe(201)
     // The columns of the first floor, none of those that came with brackets and rotors.
     const then =
       'code,kind,name,count,minimum,material,shankMm,threadDepthMm,outerMm,threadMm,heightMm,pitchMm,thicknessMm,radiusMm,holeMm,lengthMm,diameterMm'
-    const read = await fetch(`${base}/drawer.csv`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'text/csv' },
-      body: `${then}\nSP-9,spacer,Spacer 9 mm,4,0,,,,,,,,9,,6.2,,\n`,
-    })
-    expect(await read.json()).toMatchObject({ added: ['SP-9'], bad: [] })
+    const file = `${then}\nSP-9,spacer,Spacer 9 mm,4,0,,,,,,,,9,,6.2,,\n`
+    const read = await client.call('POST', 'drawer/drawer.csv', file, { 'Content-Type': 'text/csv' })
+    expect(read.body).toMatchObject({ added: ['SP-9'], bad: [] })
     const parts: { code: string; count: number }[] = await get('drawer')
     expect(parts.filter(({ code }) => code === 'BR-74-10' || code === 'SP-9').map(({ count }) => count)).toEqual([1, 4])
   })

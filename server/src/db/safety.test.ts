@@ -22,7 +22,7 @@ import { sql } from 'drizzle-orm'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { serve } from '../app/serve.ts'
 import { backsUp } from '../testing/backs-up.ts'
-import { gap, testWorkshop } from '../testing/workshop.ts'
+import { clientAt, gap, testWorkshop } from '../testing/workshop.ts'
 import { backUp, backupsIn, backupsOf, sinceBackupMs } from './backups.ts'
 import { restore } from './restore.ts'
 import { databaseIn, lastRun } from './run.ts'
@@ -541,7 +541,7 @@ describe('a first start', () => {
     await hang(half, 'half of it')
     await half.close()
     const workshop = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
-    const rack = (await (await fetch(`http://127.0.0.1:${workshop.port}/api/bicycles`)).json()) as { name: string }[]
+    const rack: { name: string }[] = (await clientAt(() => workshop.port).get('bicycles')).body
     expect(rack.length).toBeGreaterThan(20)
     expect(rack.some(({ name }) => name === 'half of it')).toBe(false)
     await workshop.close()
@@ -550,7 +550,7 @@ describe('a first start', () => {
   it('takes an empty workshop for what it is: the demo is not hung into it later', async () => {
     const data = await used()
     const workshop = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
-    expect(await (await fetch(`http://127.0.0.1:${workshop.port}/api/bicycles`)).json()).toEqual([])
+    expect((await clientAt(() => workshop.port).get('bicycles')).body).toEqual([])
     await workshop.close()
   })
 })

@@ -6,7 +6,7 @@ import { checkHardware, openJob } from '@overhaul/core/workshop/open'
 import { PDFDocument } from 'pdf-lib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { serve } from '../app/serve.ts'
-import { testWorkshop } from '../testing/workshop.ts'
+import { clientAt, testWorkshop } from '../testing/workshop.ts'
 import { LOCKSIDE, STORY } from './lockside.ts'
 import { workedLog } from './mechanic.ts'
 import { seedDemo } from './seed.ts'
@@ -93,8 +93,8 @@ describe('Lockside Hire', () => {
   it('is what the workshop begins with on its first start, moved to today', async () => {
     const data = mkdtempSync(join(tmpdir(), 'overhaul-first-'))
     const first = expectOk(await serve({ data, port: 0, host: '127.0.0.1', empty: false, share: false }))
-    // biome-ignore lint/suspicious/noExplicitAny: tests look into whatever came back
-    const at = async (path: string): Promise<any> => (await fetch(`http://127.0.0.1:${first.port}/api/${path}`)).json()
+    const { get } = clientAt(() => first.port)
+    const at = async (path: string) => (await get(path)).body
     const hung = (await at('bicycles')) as RackRow[]
     expect(hung.map(({ name }) => name)).toEqual(rack.map(({ name }) => name))
     const told = (entries: readonly Record<string, unknown>[]) =>

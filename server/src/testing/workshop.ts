@@ -12,18 +12,16 @@ export interface Answer {
   readonly body: any
 }
 
-/** A workshop of its own in a temporary directory, for one test file. */
-export async function testWorkshop() {
-  const data = mkdtempSync(join(tmpdir(), 'overhaul-'))
-  const settings = { data, port: 0, host: '127.0.0.1', empty: true, share: false }
-  let workshop = expectOk(await serve(settings))
+/** What a test asks a server by, wherever it listens now. Text that is no JSON is given as it is. */
+export function clientAt(port: () => number) {
+  const url = (path: string) => `http://127.0.0.1:${port()}/api/${path}`
   const call = async (
     method: string,
     path: string,
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer> => {
-    const response = await fetch(`http://127.0.0.1:${workshop.port}/api/${path}`, {
+    const response = await fetch(url(path), {
       method,
       headers: { 'Content-Type': 'application/json', ...headers },
       ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
@@ -32,11 +30,23 @@ export async function testWorkshop() {
     return { status: response.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text }
   }
   return {
-    data,
+    url,
     call,
-    url: (path: string) => `http://127.0.0.1:${workshop.port}/api/${path}`,
     get: (path: string) => call('GET', path),
     post: (path: string, body: unknown) => call('POST', path, body),
+  }
+}
+
+/** A workshop of its own in a temporary directory, for one test file. */
+export async function testWorkshop() {
+  const data = mkdtempSync(join(tmpdir(), 'overhaul-'))
+  const settings = { data, port: 0, host: '127.0.0.1', empty: true, share: false }
+  let workshop = expectOk(await serve(settings))
+  const client = clientAt(() => workshop.port)
+  const { call } = client
+  return {
+    data,
+    ...client,
     async restart(between: () => Promise<void> = async () => undefined) {
       await workshop.close()
       await between()
