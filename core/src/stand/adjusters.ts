@@ -50,6 +50,8 @@ export function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): Adju
     return entry.reading === spec.positionReading && typeof entry.value === 'number'
       ? withRoom(spec, { ...at, position: entry.value })
       : at
+  // With another cable or part it may go further than it did.
+  if (entry.kind === 'swap') return withRoom(spec, { ...at, felt: {} })
   if (entry.kind !== 'turn' || entry.adjuster !== spec.id) return at
   const travel = spec.travel ?? Infinity
   // However far it was wound in before contact, only what came back from it is known.

@@ -119,6 +119,20 @@ describe('ends of travel', () => {
     const state = folded(turn('leftScrew', 4))
     expect(state.adjusters.leftScrew).toMatchObject({ position: undefined, roomUp: 2, roomDown: 6 })
   })
+
+  it('both felt, say how far it goes whatever the book has; what was really turned is taken all the same', () => {
+    const far = { ...turn('leftScrew', -0.5), endReached: true } as EntryBody
+    const back = { ...turn('leftScrew', 1.5), endReached: true } as EntryBody
+    const { leftScrew } = folded(far, back).adjusters
+    expect(leftScrew).toMatchObject({ position: 1.5, leftDown: 1.5, leftUp: 0 })
+    expect(leftScrew?.roomUp).toBeGreaterThan(1)
+  })
+
+  it('felt at an anchor bound it too, until another cable is in', () => {
+    const out = { ...turn('anchor', 2), unit: 'mm', endReached: true } as EntryBody
+    expect(folded(out).adjusters.anchor).toMatchObject({ position: undefined, leftUp: 0 })
+    expect(folded(out, { kind: 'swap', part: 'cable', to: 'new' }).adjusters.anchor?.leftUp).toBe(Infinity)
+  })
 })
 
 describe('an end that was tried', () => {
