@@ -104,5 +104,5 @@ test('pads from the drawer: taken, written down, and everything that stood on th
   await spares.getByRole('button', { name: 'Put on Pads, cartridge' }).click()
   await expect(spares).toContainText('2 at hand')
   await expect(page.getByRole('list', { name: 'Log, newest first' })).toContainText('Pads, cartridge')
-  await expect(next(page)).toContainText('Measure the compound on both pads')
+  await expect(next(page)).toContainText('Measure how thick both pads still are')
 })

@@ -80,7 +80,7 @@ test('new pads where oil got on the old ones; what is not bedded in stands open 
     .getByRole('region', { name: 'Pads in the drawer' })
     .getByRole('button', { name: /^Put on Disc pads, round/ })
     .click()
-  await until(page, 'Measure the compound on both pads')
+  await until(page, 'Measure how thick both pads still are')
   await writeOnTape(page, 'pfix 2.5 pmov 2.5 dface oily')
   await expect(next(page)).toContainText('Oil on a pad does not come out by riding')
   await writeOnTape(page, 'dface clean')

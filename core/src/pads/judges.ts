@@ -146,7 +146,7 @@ export function judgePadWear(at: OnStand): Verdict | undefined {
   if (isUnsafe(at.windows.of.padLeft, least))
     return {
       state: 'out',
-      say: `Worn out: ${least.toFixed(1)} mm of compound. Do not ride; replace both pads.`,
+      say: `Worn out: ${least.toFixed(1)} mm left. Do not ride; replace both pads.`,
       stop: true,
     }
   if (sides.some((id) => placedIn(at.windows, id, least) !== 'in'))

@@ -33,7 +33,7 @@ const compound = (id: string, title: string, shorthand: string): ReadingSpec =>
       low: 1,
       high: 10,
       unsafe: { atMost: 0.5, say: 'worn to its plate: 0.5 mm or less remains' },
-      text: 'At 1 mm of compound a pad is replaced; at 0.5 mm or less it is not ridden.',
+      text: 'At 1 mm a pad is replaced; at 0.5 mm or less it is not ridden.',
       source: COMMON,
     },
   })

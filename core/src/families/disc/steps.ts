@@ -92,7 +92,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
     id: 'pads-sound',
     station: 'pads',
     title: 'pads sound and clean',
-    say: 'Measure the compound on both pads and look at their faces.',
+    say: 'Measure how thick both pads still are, and look at their faces.',
     why: 'A worn pad brakes on its plate; one thinner than the other says that the fixed gap was too wide or too narrow.',
     tools: ['caliper'],
     cautions: ['clean', 'rotor'],

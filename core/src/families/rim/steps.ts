@@ -92,7 +92,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
     id: 'pads-sound',
     station: 'pads',
     title: 'pads sound and evenly worn',
-    say: 'Measure the compound on both pads and look at their faces.',
+    say: 'Measure how thick both pads still are, and look at their faces.',
     why: 'A worn pad brakes on metal; one thinner than the other says that the brake stood off centre.',
     tools: ['caliper'],
     cautions: ['clean'],

@@ -130,7 +130,7 @@ function pads(at: DetailAt): Detail {
       { text: 'wheel', at: [knob + 22, -30], side: 'left' },
     ],
     bounds: { min: [-62 - outer, -38], max: [knob + 50, 34] },
-    enlarged: `compound 4 times larger, gaps ${GAP_TIMES} times`,
+    enlarged: `thickness 4 times larger, gaps ${GAP_TIMES} times`,
   }
 }
 

@@ -15,7 +15,7 @@ const worn = {
     low: 1.5,
     high: 20,
     unsafe: { atMost: 0.5, say: 'worn to its holder: 0.5 mm or less remains' },
-    text: 'Under about 1.5 mm of compound a pad is replaced; at 0.5 mm or less it is not ridden (our choice).',
+    text: 'Under about 1.5 mm a pad is replaced; at 0.5 mm or less it is not ridden (our choice).',
     source: COMMON,
   },
 }
@@ -54,20 +54,20 @@ const toe = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
 export const PAD_READINGS: readonly ReadingSpec[] = [
   length(
     'padLeft',
-    'pad left, compound',
+    'left pad, thickness left',
     'pl',
     [0, 20],
     'caliper',
-    'What remains of the left pad’s compound at its thinnest, outside any groove.',
+    'What remains of the left pad at its thinnest, outside any groove.',
     worn,
   ),
   length(
     'padRight',
-    'pad right, compound',
+    'right pad, thickness left',
     'pr',
     [0, 20],
     'caliper',
-    'What remains of the right pad’s compound at its thinnest, outside any groove.',
+    'What remains of the right pad at its thinnest, outside any groove.',
     worn,
   ),
   length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.'),
