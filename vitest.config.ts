@@ -10,10 +10,10 @@ const HERE = {
   setupFiles: ['tools/properties.ts'],
 }
 
-/** One project a tier of `npm test`, named so. */
 /** What takes its time: a tier of its own. */
 const LONG = ['tools/soak.test.ts', 'tools/fuzz.test.ts']
 
+/** One project a tier of `npm test`, named so. */
 export default defineConfig({
   test: {
     projects: [

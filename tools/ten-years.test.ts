@@ -18,7 +18,7 @@ let written: number
 beforeAll(async () => {
   written = await writeTenYears(data, { bicycles: BICYCLES, parts: 80 })
   store = expectOk(await openStore(data))
-}, 120_000)
+})
 afterAll(async () => {
   await store.close()
   rmSync(data, { recursive: true, force: true })

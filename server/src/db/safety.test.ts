@@ -487,7 +487,7 @@ describe('a machine in trouble', () => {
     expect((await shop.post(`jobs/${job.id}/entries`, note)).status).toBe(201)
     expect((await shop.get(`jobs/${job.id}/entries`)).body).toHaveLength(1)
     await shop.close()
-  }, 40_000)
+  })
 
   // SQLite documentation, “PRAGMA max_page_count”: the database may not grow past it, as on a full disk.
   it('a full disk: nothing half-written, and room made is enough', async () => {

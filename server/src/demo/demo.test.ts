@@ -32,7 +32,7 @@ beforeAll(async () => {
   await seedDemo(shop.url('').replace(/\/api\/$/, ''), new Date('2026-03-20T12:00:00Z'))
   await new Promise((resolve) => setTimeout(resolve, 1500))
   rack = (await shop.get('bicycles')).body
-}, 60_000)
+})
 afterAll(() => shop.close())
 
 const jobs = () => rack.flatMap((each) => each.brakes.flatMap(({ job }) => (job ? [job] : [])))

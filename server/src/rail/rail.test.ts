@@ -67,7 +67,7 @@ beforeAll(async () => {
     }
   }
   await shop.call('PATCH', `bicycles/${ids[5]}`, { retired: true })
-}, 60_000)
+})
 afterAll(() => shop.close())
 
 const list = async (query: string): Promise<readonly Row[]> => (await shop.get(`bicycles?${query}`)).body
