@@ -51,14 +51,14 @@ const KITS = new Map(FAMILIES.map((family) => [family, kitOf(family)]))
 const kit = (family: Family) => KITS.get(family) as ReturnType<typeof kitOf>
 const isDisc = ({ track }: Family) => track === 'rotor'
 
-const READINGS = byId((family) => [...kit(family).readings, ...(isDisc(family) ? ROTOR_READINGS : [])])
-const SEEN = byId((family) => kit(family).seen)
-const STEPS = byId((family) => [...kit(family).steps, ...(isDisc(family) ? [ROTOR_STEP] : [])])
-const ADJUSTERS = byId((family) => adjustersOf(kit(family), expectOk(fitFamily(family.id, {}))))
+export const READINGS = byId((family) => [...kit(family).readings, ...(isDisc(family) ? ROTOR_READINGS : [])])
+export const SEEN = byId((family) => kit(family).seen)
+export const STEPS = byId((family) => [...kit(family).steps, ...(isDisc(family) ? [ROTOR_STEP] : [])])
+export const ADJUSTERS = byId((family) => adjustersOf(kit(family), expectOk(fitFamily(family.id, {}))))
 const stationTitle = (id: string) => STATIONS.find((each) => each.id === id)?.title.toLowerCase() ?? id
 
 /** The tables of docs/formats.md that are written from what the house itself says, by their names there. */
-export const TABLES: Readonly<Record<string, string>> = {
+const TABLES: Readonly<Record<string, string>> = {
   readings: table(
     ['reading', 'tape', 'what is measured', 'accepted', 'at'],
     READINGS.map(({ what: { id, shorthand, title, unit, min, max }, families }) => [

@@ -11,7 +11,8 @@ import { ended, pause, served } from './served.ts'
 
 /**
  * Writers, readers, streams, malformed requests, kills, restores stopped on their way, a clock years off and a disk that is
- * full for a while, on a workshop of its own, for so many seconds: what was acknowledged must be in the log, once, in order and without a gap, and heard on the stream so.
+ * full for a while, on a workshop of its own, for so many seconds: what was acknowledged must be in the log, once, in order
+ * and without a gap, and heard on the stream so.
  * Prints one line of counts; ends with 1 where anything was lost.
  */
 const { values } = parseArgs({

@@ -5,14 +5,12 @@ import { kitOf } from '@overhaul/core/bench/kit'
 import { partOf } from '@overhaul/core/brake/school'
 import { PART_KINDS } from '@overhaul/core/drawer/kinds'
 import { DRAWER_COLUMNS } from '@overhaul/core/drawer/rows'
-import { ROTOR_READINGS, ROTOR_STEP } from '@overhaul/core/families/disc/rotor'
 import { WAYS } from '@overhaul/core/mount/ways'
-import { expectOk } from '@overhaul/core/outcome/outcome'
 import { ENTRY_KINDS } from '@overhaul/core/stand/entries'
-import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
+import { FAMILIES } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
 import { quantile } from './bench-lines.ts'
-import { withTables } from './formats.ts'
+import { ADJUSTERS, READINGS, SEEN, STEPS, withTables } from './formats.ts'
 import { runTool } from './run-tool.ts'
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -97,12 +95,8 @@ const KITS = FAMILIES.map(kitOf)
 const once = <T extends { readonly id: string }>(all: readonly T[]): readonly T[] => [
   ...new Map(all.map((each) => [each.id, each])).values(),
 ]
-const READINGS = once([...KITS.flatMap(({ readings }) => readings), ...ROTOR_READINGS])
-const SEEN = once(KITS.flatMap(({ seen }) => seen))
 const PARTS = [...new Set(KITS.flatMap(({ parts }) => parts))]
-const STEPS = once([...KITS.flatMap(({ steps }) => steps), ROTOR_STEP])
 const SCHOOLS = once(KITS.flatMap(({ schools }) => schools))
-const ADJUSTERS = FAMILIES.flatMap((family) => expectOk(fitFamily(family.id, {})).adjusters)
 
 describe('docs/formats.md', () => {
   const text = readFileSync(join(ROOT, 'docs/formats.md'), 'utf8')
@@ -136,10 +130,10 @@ describe('docs/formats.md', () => {
 
   it('no word of the tape means two things', () => {
     const own = ['sq', 'school', 'swap', 'torque', 'skip', 'note', 'release']
-    const turned = new Set(ADJUSTERS.map((each) => each.shorthand))
-    const taken = [...own, ...turned, ...[...READINGS, ...SEEN, ...STEPS].flatMap(({ shorthand }) => shorthand ?? [])]
+    const turned = new Set(ADJUSTERS.map(({ what }) => what.shorthand))
+    const taken = [...own, ...turned, ...[...READINGS, ...SEEN, ...STEPS].flatMap(({ what }) => what.shorthand ?? [])]
     expect(taken.filter((word, index) => taken.indexOf(word) !== index)).toEqual([])
-    const answers = SEEN.flatMap(({ options }) => options.map((each) => each.id))
+    const answers = SEEN.flatMap(({ what }) => what.options.map((each) => each.id))
     expect(answers.filter((word) => taken.includes(word))).toEqual([])
   })
 })

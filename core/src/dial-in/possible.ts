@@ -153,31 +153,26 @@ export class Bench {
 
   /** How far off a brake is after a move, in half-windows of its worst reading; 0 with all of them in. */
   distance(sample: Sample, move: Amounts): number {
-    const y = this.after(sample, move, false)
-    return this.aims.reduce((worst, { index, window }) => {
-      const value = y[index] as number
-      const half = (window.high - window.low) / 2
-      return Math.max(worst, (window.low - value) / half, (value - window.high) / half)
-    }, 0)
+    return this.offs(sample, move, Math.max)
   }
 
   /** All that is off of a brake after a move, each reading in its half-windows. */
   offInAll(sample: Sample, move: Amounts): number {
-    const y = this.after(sample, move, false)
-    return this.aims.reduce((sum, { index, window }) => {
-      const value = y[index] as number
-      const half = (window.high - window.low) / 2
-      return sum + Math.max(0, window.low - value, value - window.high) / half
-    }, 0)
+    return this.offs(sample, move, (sum, off) => sum + off)
   }
 
   /** The same in squares, which a search follows down to its foot. */
   squaresOff(sample: Sample, move: Amounts): number {
+    return this.offs(sample, move, (sum, off) => sum + off ** 2)
+  }
+
+  /** What each reading is off after a move, in its half-windows and 0 inside, taken together from 0. */
+  private offs(sample: Sample, move: Amounts, together: (all: number, off: number) => number): number {
     const y = this.after(sample, move, false)
-    return this.aims.reduce((sum, { index, window }) => {
+    return this.aims.reduce((all, { index, window }) => {
       const value = y[index] as number
       const half = (window.high - window.low) / 2
-      return sum + (Math.max(0, window.low - value, value - window.high) / half) ** 2
+      return together(all, Math.max(0, window.low - value, value - window.high) / half)
     }, 0)
   }
 

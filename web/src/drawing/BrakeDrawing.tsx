@@ -13,7 +13,7 @@ import {
 } from './annotations.tsx'
 import { type BrakeWords, placeWords, rowsOf } from './brake-words.ts'
 import { DrawnButton } from './DrawnButton.tsx'
-import { INSET, type Layout, layoutOf } from './layout.ts'
+import { insetAt, type Layout, layoutOf } from './layout.ts'
 import { GhostShapes, type Scale, Shapes } from './paint.tsx'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
 
@@ -153,8 +153,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
         return (
           <InsetDrawing
             key={inset.id}
-            x={right ? width - layout.inset.x - INSET.width : layout.inset.x}
-            y={layout.inset.y + row * INSET.step}
+            {...insetAt(layout, right, row)}
             inset={inset}
             padOn={right ? 'right' : 'left'}
             k={scale.k}
@@ -174,7 +173,7 @@ export const BrakeDrawing = memo(function BrakeDrawing({
               key={reading}
               leader={leader}
               to={at(to)}
-              y={layout.leader.y + row * layout.leader.step}
+              row={row}
               onRight={onRight(side)}
               layout={layout}
               onPick={() => onPick(reading)}

@@ -10,6 +10,7 @@ import { type Shape as MarkName, MarkShape } from './Mark.tsx'
 import { HALO, type Scale, Shapes } from './paint.tsx'
 import { type PlacedNote, placeNotes } from './place-notes.ts'
 import { ScaleBar, type ScaleBarProps } from './ScaleBar.tsx'
+import { widthOf } from './text-width.ts'
 
 /** What stands at a dimension: its name, and what was measured with its state. */
 export interface DimensionNote {
@@ -35,7 +36,6 @@ interface Props {
 
 const HEAD = 40
 const FOOT = 26
-const LETTER = 7.6
 const FIGURE = 10.4
 const NOTE_HEIGHT = 42
 const LINE = 20
@@ -53,7 +53,7 @@ function fitScale({ bounds }: Detail, width: number, height: number): Scale {
 const OF: Readonly<Record<NonNullable<DimensionLine['of']>, string>> = { force: '', diameter: '⌀ ', radius: 'R ' }
 
 const sizeOf = ({ title, text }: DimensionNote, of: DimensionLine['of']) => ({
-  width: Math.max(LETTER * title.length, 26 + FIGURE * (text.length + (of ? OF[of].length : 0))) + 4,
+  width: Math.max(widthOf(title, 16), 26 + FIGURE * (text.length + (of ? OF[of].length : 0))) + 4,
   height: NOTE_HEIGHT,
 })
 
@@ -70,7 +70,7 @@ export const DetailDrawing = memo(function DetailDrawing(props: Props) {
   const labels = placeNotes(
     detail.labels.map(({ text, at, side }) => {
       const point = { x: scale.x(at[0]), y: scale.y(at[1]) + 10 }
-      return { id: text, from: point, to: point, width: LETTER * text.length + 2, height: LINE, side }
+      return { id: text, from: point, to: point, width: widthOf(text, 16) + 2, height: LINE, side }
     }),
     room,
     [],
@@ -96,7 +96,7 @@ export const DetailDrawing = memo(function DetailDrawing(props: Props) {
         x={width - 8}
         y={height - 7}
         textAnchor="end"
-        fontSize={Math.min(16, (16 * (width - 16)) / (LETTER * said.length))}
+        fontSize={Math.min(16, (16 * (width - 16)) / widthOf(said, 16))}
         style={{ fill: 'var(--slate)' }}
       >
         {said}

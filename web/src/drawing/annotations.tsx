@@ -1,8 +1,8 @@
 import type { DimensionLine, FrameLabel, Inset, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
-import { ARROW, SIZE } from './brake-words.ts'
+import { ARROW, LINE, SIZE } from './brake-words.ts'
 import { DrawnButton } from './DrawnButton.tsx'
-import { INSET, type Layout, leaderEnds } from './layout.ts'
+import { INSET, type Layout, leaderAt, sayInset } from './layout.ts'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
 import { HALO, type Scale } from './paint.tsx'
 import type { PlacedNote } from './place-notes.ts'
@@ -84,7 +84,7 @@ export function InsetDrawing({
         fontWeight="500"
         style={{ fill: 'var(--slate)' }}
       >
-        {inset.title}, {times} times larger
+        {sayInset(inset)}
       </text>
     </g>
   )
@@ -99,20 +99,20 @@ const beside = (x: number, onRight: boolean, off: number, { narrow, width }: Lay
 export function LeaderLine({
   leader,
   to,
-  y,
+  row,
   onRight,
   layout,
   onPick,
 }: {
   leader: LeaderNote
   to: Point
-  y: number
+  row: number
   onRight: boolean
   layout: Layout
   onPick: () => void
 }) {
   const at = layout.leader
-  const { elbow, end } = leaderEnds(layout, onRight)
+  const { elbow, end, y } = leaderAt(layout, onRight, row)
   const text = onRight ? end + 8 : end - 8
   const mark = onRight ? end + at.mark : end - at.mark
   const title = beside(end, onRight, 8, layout)
@@ -186,7 +186,7 @@ export function HandleLabel({
           <TurnArrow at={at} onRight={onRight} clockwise={next.clockwise} />
           <text
             x={Math.max(box.left + 2, Math.min(box.right - widthOf(next.amount, SIZE.amount), at[0]))}
-            y={foot - SIZE.name * 1.28}
+            y={foot - SIZE.name * LINE}
             fontSize={SIZE.amount}
             fontWeight="600"
             {...HALO}

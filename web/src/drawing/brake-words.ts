@@ -2,7 +2,7 @@ import type { Frame, Shape, Side } from '@overhaul/core/brake/frame'
 import type { HandleNote, LeaderNote } from './annotations.tsx'
 import type { Box, Place } from './boxes.ts'
 import { busyAt } from './busy.ts'
-import { INSET, type Layout, leaderEnds } from './layout.ts'
+import { INSET, insetAt, type Layout, leaderAt, sayInset } from './layout.ts'
 import type { Scale } from './paint.tsx'
 import { type NoteSize, type PlacedNote, placeNotes } from './place-notes.ts'
 import { widthOf } from './text-width.ts'
@@ -12,7 +12,8 @@ export const ARROW = { off: 10, radius: 20 } as const
 
 /** Type sizes of what stands beside adjusters and parts. */
 export const SIZE = { amount: 20, move: 18, name: 16 } as const
-const LINE = 1.28
+/** A line of them, in parts of its size. */
+export const LINE = 1.28
 
 export interface BrakeWords {
   readonly handles: readonly PlacedNote[]
@@ -36,20 +37,18 @@ export const rowsOf = <T extends { readonly side: Side }>(all: readonly T[]): re
 
 /** What has its own place on the drawing: values at their leaders, what is drawn larger, and what is said above and below. */
 function standing({ frame, layout, onRight, leaders, caption }: Drawn): readonly Box[] {
-  const { width, height, inset } = layout
+  const { width, height } = layout
   const values = rowsOf(frame.leaders).flatMap(([{ reading, side }, row]): readonly Box[] => {
     const leader = leaders.find((each) => each.reading === reading)
     if (!leader) return []
     const right = onRight(side)
-    const y = layout.leader.y + row * layout.leader.step
-    const { end } = leaderEnds(layout, right)
+    const { end, y } = leaderAt(layout, right, row)
     const long = 8 + Math.max(layout.leader.mark + 8, widthOf(leader.title, SIZE.name), widthOf(leader.text, 30))
     return [{ left: right ? end : end - long, right: right ? end + long : end, top: y - 20, bottom: y + 36 }]
   })
   const larger = rowsOf(frame.insets).map(([each, row]): Box => {
-    const x = onRight(each.side) ? width - inset.x - INSET.width : inset.x
-    const y = inset.y + row * INSET.step
-    const beyond = Math.max(0, (widthOf(`${each.title}, ${INSET.times} times larger`, SIZE.name) - INSET.width) / 2)
+    const { x, y } = insetAt(layout, onRight(each.side), row)
+    const beyond = Math.max(0, (widthOf(sayInset(each), SIZE.name) - INSET.width) / 2)
     return { left: x - beyond, right: x + INSET.width + beyond, top: y, bottom: y + INSET.height + 24 }
   })
   const head: Box = { left: 0, right: width, top: 0, bottom: frame.seenFrom === undefined ? 72 : 42 }

@@ -1,4 +1,4 @@
-import type { Frame, Side } from '@overhaul/core/brake/frame'
+import type { Frame, Inset, Side } from '@overhaul/core/brake/frame'
 
 /** Where things stand on a drawing, in its own pixels: beside the brake on a wide one, under it on a narrow one. */
 export interface Layout {
@@ -47,8 +47,18 @@ export function layoutOf(frame: Frame, narrow: boolean): Layout {
   return { narrow, width: NARROW_WIDTH, height, brake, leader, inset }
 }
 
-/** Where a leader bends and where it ends, from the drawing’s left edge. */
-export const leaderEnds = ({ leader, width }: Layout, onRight: boolean) => ({
+/** Where a leader of a row stands: its height, where it bends and where it ends, from the drawing’s left edge. */
+export const leaderAt = ({ leader, width }: Layout, onRight: boolean, row: number) => ({
+  y: leader.y + row * leader.step,
   elbow: onRight ? width - leader.elbow : leader.elbow,
   end: onRight ? width - leader.end : leader.end,
 })
+
+/** The upper left corner of what is drawn larger, in its row. */
+export const insetAt = ({ inset, width }: Layout, onRight: boolean, row: number) => ({
+  x: onRight ? width - inset.x - INSET.width : inset.x,
+  y: inset.y + row * INSET.step,
+})
+
+/** What stands under it. */
+export const sayInset = ({ title }: Pick<Inset, 'title'>): string => `${title}, ${INSET.times} times larger`
