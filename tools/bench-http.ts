@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { Agent, request } from 'node:http'
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { ended } from './served.ts'
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
 const PORT = 4331
@@ -73,10 +74,7 @@ export async function started(data: string): Promise<ChildProcess> {
   return child
 }
 
-export async function stopped(child: ChildProcess): Promise<void> {
-  child.kill('SIGTERM')
-  await new Promise((resolve) => child.once('exit', resolve))
-}
+export const stopped = (child: ChildProcess): Promise<void> => ended(child, 'SIGTERM')
 
 /** Memory that a process and those it started hold, MB; as Linux tells it (proc(5)). */
 export function memoryOf(pid: number): number {

@@ -3,7 +3,6 @@ import { type Plan, planMount } from '@overhaul/core/mount/plan'
 import { type Reach, reachOf } from '@overhaul/core/mount/reach'
 import { preferenceOf, type WayId } from '@overhaul/core/mount/ways'
 import type { Job } from '@overhaul/core/run-sheet/job'
-import { useMemo } from 'react'
 import type { Drafts } from '../../drafts/use-drafts.ts'
 import { oneLookedAt } from '../plans/picked.ts'
 import { useStock } from '../plans/use-stock.ts'
@@ -26,7 +25,9 @@ export const pickWay = ways.pick
 
 type Worked = Pick<Plans, 'mount' | 'missing' | 'fault' | 'reach' | 'plans'>
 
-function planned(job: Job, drafts: Drafts, stock: ReturnType<typeof useStock>['stock']): Worked {
+type Stock = ReturnType<typeof useStock>['stock']
+
+function planned(job: Job, drafts: Drafts, stock: Stock): Worked {
   const measured = measuredWith(job, drafts)
   const checked = checkMeasured(measured)
   const reach = checked.ok ? reachOf(measured, job.dimensions.beadSeatMm as number, job.family.mount) : undefined
@@ -40,12 +41,23 @@ function planned(job: Job, drafts: Drafts, stock: ReturnType<typeof useStock>['s
   }
 }
 
+let last:
+  | { readonly job: Job; readonly text: Drafts['text']; readonly stock: Stock; readonly worked: Worked }
+  | undefined
+
+/** Worked out once for all that show it: they are given the same job, the same typing and the same drawer. */
+function plannedOnce(job: Job, drafts: Drafts, stock: Stock): Worked {
+  const { text } = drafts
+  if (last?.job !== job || last.text !== text || last.stock !== stock)
+    last = { job, text, stock, worked: planned(job, drafts, stock) }
+  return last.worked
+}
+
 /** The mount and its ways, for whichever feature asks: nothing is planned for a brake none of whose panels does. */
 export function usePlans(job: Job, jobId: string, drafts: Drafts): Plans {
   const { stock, isError } = useStock(jobId)
   const way = ways.usePicked()
-  // biome-ignore lint/correctness/useExhaustiveDependencies: of the drafts only their text counts
-  const worked = useMemo(() => planned(job, drafts, stock), [job, drafts.text, stock])
+  const worked = plannedOnce(job, drafts, stock)
   const chosen = job.state.plans.mount?.value.to
   const shown =
     worked.plans.find((plan) => plan.way.id === way) ??
