@@ -34,6 +34,8 @@ const LEVER_CLAMP: readonly FastenerSpec[] = [
   }),
   fastener('lever-band', LEVER_LOOSE, { id: 'lever band', bolt: M6, tool: '5 mm hex key', stands: isDropped }),
 ]
+/** Where a frame has no room for the lever, these lie beyond its cable. */
+export const LEVER_HOLDS: readonly string[] = LEVER_CLAMP.map(({ id }) => id)
 const AXLE = fastener('makers-own', ['confirm:axle-loosened'], {
   id: 'axle nuts',
   title: 'axle nuts or quick-release',
@@ -160,6 +162,12 @@ export function sayFigure({ nm }: Pick<FastenerSpec, 'nm'>, maker?: Span): strin
   const ours = nm && `${span(nm)} from memory`
   if (maker) return [`${span(maker)}, the maker’s`, ...(ours ? [ours] : [])].join('; ')
   return ours ?? 'the maker’s figure only'
+}
+
+/** The figure that counts, as it stands on a drawing: the maker’s, else ours. */
+export const shortFigure = ({ nm }: Pick<FastenerSpec, 'nm'>, maker?: Span): string => {
+  const counts = maker ?? nm
+  return counts ? span(counts) : 'maker’s figure'
 }
 
 /** The steps made for fasteners that have none of their own: each stands on the sheet once it was loosened in this job. */

@@ -24,6 +24,8 @@ export interface DetailSpec {
   readonly title: string
   /** Readings it shows. */
   readonly readings: readonly string[]
+  /** Steps whose act it shows: a pin pulled, a plate lifted. */
+  readonly steps?: readonly string[]
   readonly draw: (at: DetailAt) => Detail
 }
 
@@ -43,15 +45,18 @@ export interface Drawings {
 /** What was measured, or the figure a drawing makes do with until then. */
 export const drawnAt = ({ number }: Looked, reading: string, until: number): number => number(reading) ?? until
 
-/** The fewest details that show these readings, those that show most of them first. */
-export function detailsFor(details: readonly DetailSpec[], readings: readonly string[]): readonly DetailSpec[] {
+const isShown = ({ readings, steps = [] }: DetailSpec, id: string): boolean =>
+  readings.includes(id) || steps.includes(id)
+
+/** The fewest details that show these readings and steps, those that show most of them first. */
+export function detailsFor(details: readonly DetailSpec[], wanted: readonly string[]): readonly DetailSpec[] {
   const chosen: DetailSpec[] = []
-  let left = readings.filter((id) => details.some((each) => each.readings.includes(id)))
+  let left = wanted.filter((id) => details.some((each) => isShown(each, id)))
   while (left.length > 0) {
-    const shows = (each: DetailSpec) => left.filter((id) => each.readings.includes(id)).length
+    const shows = (each: DetailSpec) => left.filter((id) => isShown(each, id)).length
     const best = details.reduce((a, b) => (shows(b) > shows(a) ? b : a))
     chosen.push(best)
-    left = left.filter((id) => !best.readings.includes(id))
+    left = left.filter((id) => !isShown(best, id))
   }
   return chosen
 }

@@ -66,6 +66,13 @@ export interface Handle {
   readonly side: Side
 }
 
+/** Where something that holds the brake together sits; where it is out of the picture, the edge it lies beyond. */
+export interface FastenerPlace {
+  readonly fastener: string
+  readonly at: Point
+  readonly side: Side
+}
+
 /** A word beside a part. */
 export interface FrameLabel {
   readonly text: string
@@ -83,6 +90,7 @@ export interface Frame {
   readonly dimensions: readonly DimensionLine[]
   readonly insets: readonly Inset[]
   readonly handles: readonly Handle[]
+  readonly fasteners: readonly FastenerPlace[]
   readonly labels: readonly FrameLabel[]
   readonly bounds: { readonly min: Point; readonly max: Point }
   /** Tension in the cable at the brake, N; 0 before the pads press. */

@@ -134,6 +134,7 @@ const model: BrakeModel = {
       ],
       insets: [{ id: 'shoeClear', title: 'clearance', side: 'right', apartMm: clear }],
       handles: [{ adjuster: 'knob', at: [60, 30], side: 'right' }],
+      fasteners: [],
       labels: [{ text: 'shoe', at: [48, 0], side: 'right' }],
       bounds: { min: [-50, -50], max: [70, 50] },
       tensionN: Math.max(0, 10 * (travelMm - (y[1] as number))),

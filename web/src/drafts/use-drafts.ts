@@ -1,11 +1,13 @@
 import type { Kit } from '@overhaul/core/brake/kit'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
-import { useState } from 'react'
+import { type KeyboardEvent, useState } from 'react'
 import { useKept } from '../data/use-kept.ts'
 import { draftBody, type Read, readDrafts, roundToHand, stepOf, writeDraft } from './drafts.ts'
 
 type Texts = Readonly<Record<string, string>>
 const NOTHING: Texts = {}
+
+const STEPS_OF: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1 }
 
 /** Readings typed, nudged or dragged but not yet in the log. Text as the hand wrote it, in the workshop's unit. */
 export interface Drafts {
@@ -15,7 +17,8 @@ export interface Drafts {
   readonly faults: Texts
   readonly set: (reading: string, text: string) => void
   readonly setValue: (reading: string, value: number) => void
-  readonly nudge: (reading: string, from: number | undefined, steps: number) => void
+  /** An arrow key up or down in a reading’s field: a step of the hand, from what is typed, else from what was last read. */
+  readonly nudgeOn: (event: KeyboardEvent, reading: string, from: number | undefined) => void
   readonly drop: (...readings: readonly string[]) => void
   readonly blame: (faults: Texts) => void
   /** The draft as a canonical value, if it can be read as one. */
@@ -63,8 +66,11 @@ export function useDrafts(jobId: string, kit: Kit, length: LengthUnit, since: st
     set,
     setValue,
     value,
-    nudge(reading, from, steps) {
+    nudgeOn(event, reading, from) {
+      const steps = STEPS_OF[event.key]
       const spec = kit.reading(reading)
+      if (steps === undefined) return
+      event.preventDefault()
       if (spec) setValue(reading, (value(reading) ?? from ?? 0) + steps * stepOf(spec))
     },
     drop(...readings) {

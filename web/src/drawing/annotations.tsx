@@ -1,6 +1,6 @@
 import type { DimensionLine, FrameLabel, Inset, Side } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
-import { ARROW, LINE, SIZE } from './brake-words.ts'
+import { ARROW, isMove, LINE, MARKED, SIZE } from './brake-words.ts'
 import { DrawnButton } from './DrawnButton.tsx'
 import { INSET, type Layout, leaderAt, sayInset } from './layout.ts'
 import { type Shape as MarkName, MarkShape } from './Mark.tsx'
@@ -24,6 +24,8 @@ export interface HandleNote {
   readonly adjuster: string
   readonly text: string
   /** A screw: what it was turned always stands there, and the arrow of its next turn beside it. */
+  /** Something to be tight: how it stands. */
+  readonly mark?: MarkName
   readonly screw?: { readonly next?: { readonly amount: string; readonly clockwise: boolean } }
 }
 
@@ -196,13 +198,18 @@ export function HandleLabel({
           </text>
         </>
       )}
+      {note.mark && (
+        <g transform={`translate(${box.left + MARKED / 2},${foot - 6})`}>
+          <MarkShape shape={note.mark} r={7} />
+        </g>
+      )}
       <text
-        x={box.left + 2}
+        x={box.left + 2 + (note.mark ? MARKED : 0)}
         y={foot}
-        fontSize={note.screw ? SIZE.name : SIZE.move}
-        fontWeight={next || !note.screw ? 600 : 500}
+        fontSize={isMove(note) ? SIZE.move : SIZE.name}
+        fontWeight={next || isMove(note) ? 600 : 500}
         {...HALO}
-        {...(!note.screw && { style: { fill: 'var(--predicted)' } })}
+        {...(isMove(note) && { style: { fill: 'var(--predicted)' } })}
       >
         {note.text}
       </text>

@@ -15,6 +15,12 @@ export const SIZE = { amount: 20, move: 18, name: 16 } as const
 /** A line of them, in parts of its size. */
 export const LINE = 1.28
 
+/** Room for the state before a word. */
+export const MARKED = 22
+
+/** A move of something that is no screw: said strongly, as nothing else shows it. */
+export const isMove = ({ screw, mark }: HandleNote): boolean => screw === undefined && mark === undefined
+
 export interface BrakeWords {
   readonly handles: readonly PlacedNote[]
   readonly labels: readonly PlacedNote[]
@@ -78,13 +84,16 @@ export function placeWords(drawn: Drawn): BrakeWords {
         bottom: middle.y + radius,
       })
     }
-    const size = note.screw ? SIZE.name : SIZE.move
+    const size = isMove(note) ? SIZE.move : SIZE.name
     return [
       {
         id: adjuster,
         from: { ...middle, y: middle.y - (next ? ARROW.radius : 0) },
         to: { ...middle, y: middle.y + (next ? ARROW.radius : 0) },
-        width: Math.max(widthOf(note.text, size), next ? widthOf(next.amount, SIZE.amount) : 0) + 4,
+        width:
+          Math.max(widthOf(note.text, size), next ? widthOf(next.amount, SIZE.amount) : 0) +
+          4 +
+          (note.mark ? MARKED : 0),
         height: LINE * (size + (next ? SIZE.amount : 0)),
         side: side(own),
       },

@@ -64,7 +64,7 @@ export function DetailBench({ job, details, readings, length, focus, onBrake, re
   )
   const { width, height } = narrow ? NARROW : WIDE
   return (
-    <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: what is measured now.">
+    <Drawing ref={ref} tabIndex={0} aria-label="Bench drawing: what is measured or done now.">
       <Back>
         <Press quiet onPress={onBrake}>
           Show the brake

@@ -77,6 +77,18 @@ const Value = styled.div`
   }
 `
 
+/** What is typed in the act’s own field, as it will stand here. */
+const Typed = styled.span`
+  min-width: 76px;
+  text-align: right;
+  font: 600 1.875rem/44px var(--label);
+  font-variant-numeric: tabular-nums;
+  color: var(--ink);
+  &[data-draft='true'] {
+    background: var(--wash);
+  }
+`
+
 const Share = styled.span`
   display: block;
   white-space: nowrap;
@@ -91,6 +103,8 @@ interface Props {
   readonly drafts: Drafts
   readonly onSave: () => void
   readonly onWhy: (reading: string) => void
+  /** Readings that the act in hand asks for: they have their field there, and none here. */
+  readonly asked: readonly string[]
   readonly locked: boolean
 }
 
@@ -117,7 +131,7 @@ const alike = ({ model }: Job, id: string): readonly string[] =>
   model.derived.find(({ of }) => of.includes(id))?.of ?? [id]
 
 /** The readings that matter at this station, each as a window gauge that can be typed into, nudged and dragged. */
-export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, locked }: Props) {
+export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, asked, locked }: Props) {
   const { kit, state, windows, dimensions } = job
   const measured = (id: string): number | undefined => {
     const value = state.readings[id]?.value
@@ -142,14 +156,6 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
     const parts = value === undefined ? undefined : showParts(kit, id, value, length)
     const text = drafts.text[id] ?? parts?.number ?? ''
 
-    const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-      if (event.key === 'Enter') onSave()
-      else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-        event.preventDefault()
-        drafts.nudge(id, value, event.key === 'ArrowUp' ? 1 : -1)
-      }
-    }
-
     return (
       <Row key={id}>
         <Name onPress={() => onWhy(id)} aria-label={`${spec.title}: working and sources`}>
@@ -172,26 +178,11 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
           {...(!locked && { onDrag: (each: number) => drafts.setValue(id, each) })}
         />
         <Value>
-          <TextField
-            aria-label={spec.title}
-            value={text}
-            onChange={(typed) => drafts.set(id, typed)}
-            isReadOnly={locked}
-            isInvalid={drafts.faults[id] !== undefined}
-            validationBehavior="aria"
-          >
-            <Input
-              data-reading={id}
-              data-draft={drafts.text[id] !== undefined}
-              {...(drafts.text[id] !== undefined && { 'data-draft-of': id })}
-              inputMode="decimal"
-              autoComplete="off"
-              placeholder="–"
-              onFocus={(event) => event.target.select()}
-              onKeyDown={onKeyDown}
-            />
-            <FieldError>{drafts.faults[id]}</FieldError>
-          </TextField>
+          {asked.includes(id) ? (
+            <Typed data-draft={drafts.text[id] !== undefined}>{text || '–'}</Typed>
+          ) : (
+            <GaugeField spec={spec} drafts={drafts} text={text} from={value} locked={locked} onSave={onSave} />
+          )}
           <span>
             {unitOf(shown).symbol}
             {id === 'biteTravel' && value !== undefined && <Share>{Math.round((100 * value) / reach)} %</Share>}
@@ -200,4 +191,42 @@ export function Gauges({ job, readings, turn, length, drafts, onSave, onWhy, loc
       </Row>
     )
   })
+}
+
+interface FieldProps extends Pick<Props, 'drafts' | 'onSave' | 'locked'> {
+  readonly spec: ReadingSpec
+  readonly text: string
+  /** Where the arrow keys begin. */
+  readonly from: number | undefined
+}
+
+/** A reading typed at its gauge: Enter saves, arrows nudge. */
+function GaugeField({ spec: { id, title }, drafts, text, from, locked, onSave }: FieldProps) {
+  const isDraft = drafts.text[id] !== undefined
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') onSave()
+    else drafts.nudgeOn(event, id, from)
+  }
+  return (
+    <TextField
+      aria-label={title}
+      value={text}
+      onChange={(typed) => drafts.set(id, typed)}
+      isReadOnly={locked}
+      isInvalid={drafts.faults[id] !== undefined}
+      validationBehavior="aria"
+    >
+      <Input
+        data-reading={id}
+        data-draft={isDraft}
+        {...(isDraft && { 'data-draft-of': id })}
+        inputMode="decimal"
+        autoComplete="off"
+        placeholder="–"
+        onFocus={(event) => event.target.select()}
+        onKeyDown={onKeyDown}
+      />
+      <FieldError>{drafts.faults[id]}</FieldError>
+    </TextField>
+  )
 }

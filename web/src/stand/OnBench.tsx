@@ -73,7 +73,7 @@ export function OnBench({ job, jobId, station, inHand, drafts, length, ref }: Pr
         <div style={{ minHeight: 0, display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
           <div style={{ justifySelf: 'end' }}>
             <Press quiet onPress={() => setBrakeFor(undefined)}>
-              Show what is measured
+              {wanted.some(job.kit.reading) ? 'Show what is measured' : 'Show what is done'}
             </Press>
           </div>
           {brake}

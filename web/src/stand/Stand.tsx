@@ -31,7 +31,7 @@ import { StationNotes } from './StationNotes.tsx'
 import { useBackCloses } from './use-back.ts'
 import { useKeys } from './use-keys.ts'
 import { toLine, useLanding } from './use-landing.ts'
-import { lastMoved } from './view.ts'
+import { askedNow, lastMoved } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
 const Margin = lazily(async () => (await import('./covers.ts')).Margin)
@@ -221,6 +221,7 @@ export function Stand({ open }: { open: OpenJob }) {
                 turn={turn}
                 length={length}
                 drafts={drafts}
+                asked={askedNow(job)}
                 locked={ended}
                 onSave={() => save()}
                 onWhy={(reading) => setSubject({ kind: 'reading', reading })}

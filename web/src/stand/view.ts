@@ -59,12 +59,20 @@ export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
   })
 }
 
-/** What the card in hand asks to be measured, and what it takes beside; at another station, what its gauges show. */
+/** Readings that have their field in the act: what it asks for, and what is looked at beside it. */
+export function askedNow({ family, model, next }: Job): readonly string[] {
+  if (next.kind !== 'measure') return []
+  const { beside } = family.dial
+  return beside && next.readings.some((id) => model.needed.includes(id)) ? [...next.readings, beside] : next.readings
+}
+
+/** What the card in hand asks to be measured or done, and what it takes beside; at another station, what its gauges show. */
 export function askedAt(
   { family, kit, model, next }: Job,
   station: StationId,
   inHand: boolean,
 ): { readonly wanted: readonly string[]; readonly beside: readonly string[] } {
+  if (inHand && next.kind === 'confirm') return { wanted: [next.step.id], beside: [] }
   const wanted = inHand ? ('readings' in next ? next.readings : []) : (family.gauges[station] ?? [])
   // What is set by turns is shown on the brake itself.
   if (wanted.some((id) => model.needed.includes(id))) return { wanted: [], beside: [] }

@@ -2,7 +2,7 @@ import type { Dimensions } from '../../brake/dimension.ts'
 import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { yokeAt } from '../../linkages/yoke.ts'
-import type { Arm, Linkage } from '../../mechanics/linkage.ts'
+import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add, rotateAbout } from '../../mechanics/vector.ts'
 import type { Outline, Pose } from '../rim/outline.ts'
 import { bend, limb, padShapes, pin } from '../rim/parts.ts'
@@ -48,6 +48,11 @@ export function cantileverOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
         leftScrew: rotateAbout(add(left.pivot, [-14, 5]), left.pivot, left.opens * openLeft),
         anchor: add(yoke, [0, 4]),
         barrel: add(yoke, [0, 44]),
+      },
+      fixing: {
+        'left boss bolt': left.pivot,
+        'right boss bolt': right.pivot,
+        'straddle anchor': cableAt(left, openLeft),
       },
       bounds: { min: [-wide, -18], max: [wide, top + 52] },
     }

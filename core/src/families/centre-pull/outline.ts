@@ -2,7 +2,7 @@ import type { Dimensions } from '../../brake/dimension.ts'
 import type { Shape } from '../../brake/frame.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { yokeAt } from '../../linkages/yoke.ts'
-import type { Arm, Linkage } from '../../mechanics/linkage.ts'
+import { type Arm, cableAt, type Linkage } from '../../mechanics/linkage.ts'
 import { add } from '../../mechanics/vector.ts'
 import type { Outline, Pose } from '../rim/outline.ts'
 import { bend, limb, padShapes, pin } from '../rim/parts.ts'
@@ -51,6 +51,7 @@ export function centrePullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
         anchor: add(yoke, [0, 4]),
         barrel: add(yoke, [0, 44]),
       },
+      fixing: { 'mounting bolt': [0, 0], 'pivot nut': right.pivot, 'straddle anchor': cableAt(left, openLeft) },
       bounds: { min: [-78, -reach - 36], max: [78, top + 52] },
     }
   }

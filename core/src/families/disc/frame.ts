@@ -1,6 +1,7 @@
+import { LEVER_HOLDS } from '../../bench/fasteners.ts'
 import type { AdjusterSpec } from '../../brake/adjuster.ts'
 import type { Dimensions } from '../../brake/dimension.ts'
-import type { DimensionLine, Frame, Handle, Leader, Moment, Shape } from '../../brake/frame.ts'
+import type { DimensionLine, FastenerPlace, Frame, Handle, Leader, Moment, Shape } from '../../brake/frame.ts'
 import { box, figure, path, round, turnedBy } from '../../brake/shapes.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { Q } from './inputs.ts'
@@ -166,6 +167,7 @@ export function discFrame(
       const place = places[id]
       return place ? [{ adjuster: id, at: place[0], side: place[1] }] : []
     }),
+    fasteners: fastenersAt(tip),
     labels: [
       { text: 'wheel this way', at: [96, -71], side: 'left' },
       { text: `gaps ${GAPS_TIMES} times larger`, at: [-50, -86], side: 'right' },
@@ -175,6 +177,17 @@ export function discFrame(
     turns: true,
   }
 }
+
+/** What holds a disc: rotor and axle at the wheel, caliper and bracket at the frame, the cable at the arm, and the lever beyond it. */
+const fastenersAt = (tip: Point): readonly FastenerPlace[] => [
+  { fastener: 'rotor bolts', at: [0, -50], side: 'right' },
+  { fastener: 'lock ring', at: [0, -50], side: 'right' },
+  { fastener: 'axle nuts', at: [0, -60], side: 'right' },
+  { fastener: 'caliper bolts', at: [BODY.half - 7, BODY.low - 14], side: 'right' },
+  { fastener: 'bracket bolts', at: [-BODY.half + 7, BODY.low - 14], side: 'left' },
+  { fastener: 'anchor', at: tip, side: 'left' },
+  ...LEVER_HOLDS.map((fastener): FastenerPlace => ({ fastener, at: [-142, tip[1]], side: 'left' })),
+]
 
 /** Where pads and rotor stand: the rotor’s middle at rest is 0. */
 function drawnAt(innerRestMm: number, now: Squeezed, swingMm: number): Drawn {

@@ -1,3 +1,4 @@
+import { LEVER_HOLDS } from '../../bench/fasteners.ts'
 import type { AdjusterSpec } from '../../brake/adjuster.ts'
 import type { Dimensions } from '../../brake/dimension.ts'
 import type { DimensionLine, Frame, Handle, Moment, Shape } from '../../brake/frame.ts'
@@ -132,6 +133,13 @@ export function drumFrame(
       const place = places[id]
       return place ? [{ adjuster: id, at: place[0], side: place[1] }] : []
     }),
+    fasteners: [
+      { fastener: 'axle nuts', at: [0, 0], side: 'right' },
+      { fastener: 'lock nut', at: [2, -4], side: 'right' },
+      { fastener: 'reaction arm', at: [radius + 52, -18], side: 'right' },
+      { fastener: 'anchor', at: tip, side: 'left' },
+      ...LEVER_HOLDS.map((fastener) => ({ fastener, at: [-radius - 88, tip[1]] as const, side: 'left' as const })),
+    ],
     labels: [
       { text: 'reaction arm', at: [radius + 58, -14], side: 'left' },
       { text: 'hinge', at: [4, -(d.hingeShare as number) * radius - 2], side: 'right' },

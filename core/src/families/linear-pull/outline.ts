@@ -68,6 +68,9 @@ export function linearPullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
     const tipRight = cableAt(linkage.right, openRight)
     const screwAt = (arm: Arm, open: number, side: number) =>
       rotateAbout([arm.pivot[0] + side * 13.5, arm.pivot[1] + 4.4], arm.pivot, arm.opens * open)
+    /** The nut on a pad’s post, outside the arm. */
+    const nutAt = (arm: Arm, open: number, side: number) =>
+      rotateAbout([arm.pivot[0] + side * 8, arm.padFace[1]], arm.pivot, arm.opens * open)
     return {
       fixed: shifted(wheel, [pose.rimShiftMm, 0]),
       left: turned(left, linkage.left, openLeft),
@@ -83,6 +86,12 @@ export function linearPullOutline(d: Dimensions, linkage: Linkage): (pose: Pose)
         rightScrew: screwAt(linkage.right, openRight, 1),
         anchor: tipLeft,
         barrel: add(tipRight, [20, 14]),
+      },
+      fixing: {
+        'left boss bolt': linkage.left.pivot,
+        'right boss bolt': linkage.right.pivot,
+        'left pad': nutAt(linkage.left, openLeft, -1),
+        'right pad': nutAt(linkage.right, openRight, 1),
       },
       bounds: { min: [-78, -16], max: [78, tipV + 20] },
     }

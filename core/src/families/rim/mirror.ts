@@ -18,11 +18,12 @@ const flipShapes = (shapes: readonly Shape[]): readonly Shape[] =>
 const OTHER: Readonly<Record<string, string>> = { gapLeft: 'gapRight', gapRight: 'gapLeft' }
 
 /** A drawing seen in a mirror, its leader lines pointing at what they name. */
-export const mirroredOutline = ({ fixed, left, right, cable, anchors, bounds }: Outline): Outline => ({
+export const mirroredOutline = ({ fixed, left, right, cable, anchors, fixing, bounds }: Outline): Outline => ({
   fixed: flipShapes(fixed),
   left: flipShapes(right),
   right: flipShapes(left),
   cable: flipShapes(cable),
   anchors: Object.fromEntries(Object.entries(anchors).map(([id, point]) => [OTHER[id] ?? id, flip(point)])),
+  fixing: Object.fromEntries(Object.entries(fixing).map(([id, point]) => [id, flip(point)])),
   bounds: { min: [-bounds.max[0], bounds.min[1]], max: [-bounds.min[0], bounds.max[1]] },
 })

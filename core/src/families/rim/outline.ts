@@ -10,6 +10,8 @@ export interface Outline {
   readonly cable: readonly Shape[]
   /** Where leader lines point: gaps, screws, anchor, barrel. */
   readonly anchors: Readonly<Record<string, Point>>
+  /** What holds arms, caliper and straddle, by fastener. */
+  readonly fixing: Readonly<Record<string, Point>>
   readonly bounds: { readonly min: Point; readonly max: Point }
 }
 

@@ -160,6 +160,7 @@ function cableOnLeft(
         barrel: add(barrel, [0, 10]),
         ...anchors,
       },
+      fixing: { 'mounting bolt': [0, 0], 'pivot nut': onBolt ? [0, 0] : right.pivot },
       bounds: { min: [-78, -reach - 36], max: [78, (d.barrelHeightMm as number) + 24] },
     }
   }

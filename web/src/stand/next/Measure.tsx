@@ -7,6 +7,7 @@ import { Ends } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Tick } from '../../ui/Tick.tsx'
 import { Read } from '../../ui/words.tsx'
+import { askedNow } from '../view.ts'
 import { ActCautions } from './ActCautions.tsx'
 import { type NextProps, PracticeGauge, Says, Skip, Tools, Top } from './parts.tsx'
 import { Readings } from './Readings.tsx'
@@ -16,9 +17,8 @@ import { walkOnEnter } from './walk-fields.ts'
 export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' } }) {
   const { job, next, drafts, onSave, onGauge, onWhy } = props
   const { done } = next.step
-  const { kit, family, model } = job
+  const { kit, model } = job
   const dial = next.readings.some((id) => model.needed.includes(id))
-  const { beside } = family.dial
   const unsettled = dial && isUnsettled(job)
   const [squeezed, setSqueezed] = useState(unsettled)
   const optional = 'optional' in done ? (done.optional ?? []) : []
@@ -36,7 +36,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
         }}
       >
         <ActCautions job={job} />
-        <Readings {...props} readings={dial && beside ? [...next.readings, beside] : next.readings} />
+        <Readings {...props} readings={askedNow(job)} />
         {!dial && (
           <p style={{ paddingTop: 8 }}>
             <Read>{next.step.why}</Read>

@@ -36,7 +36,7 @@ const sayLast = (last: LastTime | undefined, show: (value: number) => string) =>
 
 /** A field for each reading asked for: a number to type, or one of a few answers to touch. */
 export function Readings({
-  job: { kit, family },
+  job: { kit, family, state },
   readings,
   length,
   drafts,
@@ -78,6 +78,10 @@ export function Readings({
               onChange={(text) => drafts.set(id, text)}
               error={drafts.faults[id]}
               draft={id}
+              onKeyDown={(event) => {
+                const { value } = state.readings[id] ?? {}
+                drafts.nudgeOn(event, id, typeof value === 'number' ? value : undefined)
+              }}
               {...measure}
             />
             {sayLast(lastTime.get(id), (value) => showParts(kit, id, value, length).number)}

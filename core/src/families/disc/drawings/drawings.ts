@@ -1,6 +1,7 @@
 import type { Drawings } from '../../../brake/drawings.ts'
 import { SEAT, STANDING } from '../../../stack/drawings/details.ts'
 import type { DiscKind } from '../kind.ts'
+import { PADS_IN, PADS_OUT } from './acts.ts'
 import { CHANGE_PICTURES } from './change-pictures.ts'
 import { discPads, HEIGHT, ROTOR } from './details.ts'
 import { DISC_PICTURES } from './pictures.ts'
@@ -8,6 +9,6 @@ import { ROTORS } from './rotor-change.ts'
 
 /** A disc’s parts by themselves. */
 export const discDrawings = (kind: DiscKind): Drawings => ({
-  details: [ROTOR, ROTORS, HEIGHT, STANDING, SEAT, discPads(kind)],
+  details: [ROTOR, ROTORS, HEIGHT, STANDING, SEAT, discPads(kind), PADS_OUT, PADS_IN],
   pictures: { ...DISC_PICTURES, ...CHANGE_PICTURES },
 })

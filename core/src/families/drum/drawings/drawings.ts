@@ -9,6 +9,7 @@ import {
 import type { Shape } from '../../../brake/frame.ts'
 import { arc, box, figure, path, round, turnedBy } from '../../../brake/shapes.ts'
 import type { Point } from '../../../calculation/calculation.ts'
+import { CABLE_BACK, PLATE_OFF } from './acts.ts'
 
 const circle = (radius: number) => arc([0, 0], radius, 0, 360, 60)
 
@@ -105,6 +106,8 @@ const DETAILS: readonly DetailSpec[] = [
     draw: inside,
   },
   { id: 'arm', title: 'brake arm from the ridge', readings: ['armAtRest', 'armApplied'], draw: armAngles },
+  PLATE_OFF,
+  CABLE_BACK,
 ]
 
 const lining = (marks: readonly Shape[]): Picture => [

@@ -53,6 +53,31 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))('what is m
     }
   })
 
+  it('is shown as an act only for a step of its own', async () => {
+    const { details } = await drawingsOf(family)
+    for (const { steps = [], id } of details) if (!steps.some(kit.step)) expect(steps, id).toEqual([])
+  })
+
+  // Every fastener, touched or not, is gone over at Tighten (common practice): each is pointed at.
+  it('has a place in the picture for all that holds it', () => {
+    const model = expectOk(family.fit(bookDimensions(family), hereAt(family, 'rear')))
+    const { fasteners, bounds } = model.frame(
+      Float64Array.from(model.inputs, ({ mean }) => mean),
+      { travelMm: 0, wheelDeg: 0 },
+    )
+    expect(
+      family.fasteners.map(({ id }) => id).filter((id) => !fasteners.some((each) => each.fastener === id)),
+    ).toEqual([])
+    for (const {
+      at: [x, y],
+    } of fasteners) {
+      expect(x).toBeGreaterThanOrEqual(bounds.min[0])
+      expect(x).toBeLessThanOrEqual(bounds.max[0])
+      expect(y).toBeGreaterThanOrEqual(bounds.min[1])
+      expect(y).toBeLessThanOrEqual(bounds.max[1])
+    }
+  })
+
   it('is looked at in pictures that differ from answer to answer', async () => {
     const { pictures } = await drawingsOf(family)
     for (const [id, answers] of Object.entries(pictures)) {
