@@ -1,7 +1,10 @@
+import type { Fact } from '../brake/graph.ts'
 import type { ReadingSpec } from '../brake/reading.ts'
+import { DIALLED } from '../brake/reading.ts'
 import type { SchoolOption } from '../brake/school.ts'
 import { RESERVE_MARGIN_MM, type Window } from '../brake/window.ts'
 import type { Source } from '../calculation/source.ts'
+import { REACH_TURNED } from '../lever-fit/screw.ts'
 
 /** What mechanics do, with no source. */
 export const BENCH_HABIT: Source = { kind: 'common-practice', title: 'Bench habit' }
@@ -25,7 +28,7 @@ export const ridersChoice = (says: string): SchoolOption => ({
 })
 
 /** Finger travel at the bite, read off a rule at the tip of the finger. Uncertainty: common practice, no source. */
-export const biteReading = (how: string): ReadingSpec => ({
+export const biteReading = (how: string, standsOn: readonly Fact[]): ReadingSpec => ({
   id: 'biteTravel',
   title: 'bite',
   shorthand: 'bite',
@@ -35,6 +38,8 @@ export const biteReading = (how: string): ReadingSpec => ({
   sd: 1.5,
   instrument: 'rule',
   how,
+  gauge: DIALLED,
+  standsOn: [...standsOn, REACH_TURNED],
 })
 
 /** What is left to the bar at a hard squeeze, mm: never less than the margin, whatever the family. */

@@ -1,11 +1,10 @@
 import type { Family } from '../brake/family.ts'
 import type { FastenerSpec } from '../brake/fastener.ts'
-import { joined } from '../brake/graph.ts'
 import { type Kit, makeKit } from '../brake/kit.ts'
 import { LEVER_ADJUSTERS } from '../lever-fit/adjusters.ts'
-import { LEVER_GRAPH, REACH_TURNED } from '../lever-fit/graph.ts'
+import { REACH_TURNED } from '../lever-fit/screw.ts'
 import { fastenerGraph, tickSteps } from './fasteners.ts'
-import { COMMON_CAUSES, COMMON_GRAPH, partsIn } from './graph.ts'
+import { COMMON_CAUSES, partsIn } from './graph.ts'
 import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
 import { COMMON_STEPS } from './steps.ts'
 import { workSeen } from './work.ts'
@@ -14,7 +13,6 @@ const COMMON = {
   readings: COMMON_READINGS,
   seen: ({ works }: Family) => [workSeen(works), ...COMMON_SEEN],
   steps: COMMON_STEPS,
-  standsOn: joined(COMMON_GRAPH, LEVER_GRAPH),
   levers: LEVER_ADJUSTERS,
   apart: [REACH_TURNED],
   causes: COMMON_CAUSES,

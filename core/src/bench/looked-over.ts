@@ -11,6 +11,7 @@ export const lookedOver = (own: {
 }): StepSpec => ({
   id: 'looked-over',
   station: 'mount',
+  standsOn: ['swap:brake', 'swap:wheel'],
   before: 'untouched',
   shorthand: 'looked',
   title: 'looked over: whole, clean, not worn out',

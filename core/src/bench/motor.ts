@@ -21,6 +21,7 @@ export const CUT_OFF: SeenSpec = {
   id: 'cutOff',
   title: 'motor when the lever is squeezed',
   shorthand: 'cutoff',
+  standsOn: ['swap:lever'],
   how: 'Wheel lifted, motor running, lever squeezed. Without a switch: the motor must stop soon after pedalling stops.',
   options: [
     { id: 'cuts-off', title: 'stops', also: ['ok'] },

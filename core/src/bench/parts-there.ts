@@ -2,10 +2,11 @@ import type { SeenSpec } from '../brake/reading.ts'
 import type { StepSpec } from '../brake/step.ts'
 
 /** Whether everything a chosen way takes lies on the bench. */
-export const PARTS_THERE: SeenSpec = {
+export const partsThereFor = (plan: string): SeenSpec => ({
   id: 'partsThere',
   title: 'parts of the chosen way',
   shorthand: 'partsthere',
+  standsOn: [`plan:${plan}`],
   how: 'Lay bolts, nuts and washers out in their order, and measure each against the list.',
   options: [
     { id: 'all', title: 'all here, measured' },
@@ -16,7 +17,7 @@ export const PARTS_THERE: SeenSpec = {
       stop: true,
     },
   ],
-}
+})
 
 /** Before a chosen way is fitted its parts are ticked in. */
 export const partsThere = (id: string, when: NonNullable<StepSpec['when']>): StepSpec => ({
@@ -27,6 +28,6 @@ export const partsThere = (id: string, when: NonNullable<StepSpec['when']>): Ste
   why: 'A bolt a little shorter or longer than the one that was worked out strips, or bottoms before it clamps.',
   tools: ['caliper'],
   cautions: ['bolt-length'],
-  done: { kind: 'in-window', readings: [PARTS_THERE.id] },
+  done: { kind: 'in-window', readings: ['partsThere'] },
   when,
 })

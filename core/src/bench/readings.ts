@@ -1,11 +1,14 @@
 import { rangeOf } from '../brake/dimension.ts'
 import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
+import { DIALLED } from '../brake/reading.ts'
 import { HEAVY_N, HELD_N } from '../cable/feel.ts'
 import type { Source } from '../calculation/source.ts'
 import { CHILD_OUTSIDE_MM, MOST_OUTSIDE_MM, MOST_REACH_MM } from '../lever-fit/fit.ts'
 import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
+import { LEVER_MOVED, REACH_TURNED } from '../lever-fit/screw.ts'
 import { THROW_SAID } from '../prove/readings.ts'
 import { COMMON_DIMENSIONS } from './dimensions.ts'
+import { MOVED } from './graph.ts'
 import { CUT_OFF, MOTOR_AT } from './motor.ts'
 import { STOPS_WITH } from './stops-with.ts'
 
@@ -22,12 +25,16 @@ const COMMON: Source = {
 
 const OURS = { kind: 'our-choice', title: 'What a hand finds light, and what still lets the brake go' } as const
 
+/** A lever’s reach screw takes so much off its reach in a turn: no book’s, and another on every practice bicycle, mm. */
+const SCREW_MM = [1, 2.1] as const
+
 const scale = (
   id: string,
   title: string,
   shorthand: string,
   how: string,
   limit: NonNullable<ReadingSpec['limit']>,
+  practice: number,
 ): ReadingSpec => ({
   id,
   title,
@@ -39,6 +46,9 @@ const scale = (
   instrument: 'spring scale',
   how,
   limit,
+  gauge: ['centre'],
+  standsOn: MOVED,
+  practice,
 })
 
 /** What is measured at every cable-pulled brake. Uncertainties are common practice with no source: what a rule or a caliper gives in greasy hands. */
@@ -47,6 +57,8 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'leverPull',
     title: 'lever pivot to cable end',
     shorthand: 'lp',
+    standsOn: ['swap:lever'],
+    practice: ({ dimensions }) => Math.round(dimensions.leverCableArmMm as number),
     unit: 'mm',
     ...measures('leverCableArmMm'),
     sd: 0.5,
@@ -57,6 +69,9 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'leverFinger',
     title: 'lever pivot to finger',
     shorthand: 'lf',
+    standsOn: ['swap:lever', LEVER_MOVED],
+    practice: ({ dimensions, since }) =>
+      Math.round((dimensions.leverFingerArmMm as number) + since('leverAlong', 'leverFinger')),
     unit: 'mm',
     ...measures('leverFingerArmMm'),
     sd: 2,
@@ -67,6 +82,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'ridersMass',
     title: 'bicycle, rider and load',
     shorthand: 'mass',
+    practice: ({ dimensions }) => Math.round(dimensions.loadedMassKg as number),
     unit: 'kg',
     ...measures('loadedMassKg'),
     sd: 3,
@@ -77,6 +93,9 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'housingOuter',
     title: 'housing, outside',
     shorthand: 'house',
+    gauge: ['match'],
+    standsOn: ['swap:housing'],
+    practice: 5,
     unit: 'mm',
     min: 3,
     max: 8,
@@ -89,6 +108,10 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'leverReach',
     title: 'lever reach',
     shorthand: 'reach',
+    gauge: ['lever'],
+    standsOn: ['swap:lever', REACH_TURNED],
+    practice: ({ dimensions, since, draw }) =>
+      Math.round((dimensions.leverReachMm as number) - draw('lever', 0, SCREW_MM) * since('reachScrew', 'leverReach')),
     unit: 'mm',
     ...measures('leverReachMm'),
     sd: 1,
@@ -105,6 +128,8 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'leverOutside',
     title: 'over grip and blade',
     shorthand: 'outside',
+    standsOn: ['swap:lever', REACH_TURNED],
+    practice: 84,
     unit: 'mm',
     min: 40,
     max: 200,
@@ -122,6 +147,8 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     id: 'barrelOut',
     title: 'barrel from fully in',
     shorthand: 'barat',
+    standsOn: ['swap:cable', 'swap:brake'],
+    practice: ({ position }) => Math.round(2 * (position('barrel') ?? 0)) / 2,
     unit: 'turn',
     min: 0,
     max: 20,
@@ -134,7 +161,13 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     'lever weight',
     'lw',
     'Spring scale on the blade where the finger lies: force at which the brake just begins to move.',
-    { low: 1, high: HEAVY_N, text: 'Above about 20 N before the brake takes hold the lever is heavy.', source: OURS },
+    {
+      low: 1,
+      high: HEAVY_N,
+      text: 'Above about 20 N before the brake takes hold the lever is heavy.',
+      source: OURS,
+    },
+    7.5,
   ),
   scale(
     'leverBack',
@@ -142,11 +175,14 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     'lr',
     'Brake not yet on, let the blade back slowly on the scale: force at which it just moves back.',
     { low: HELD_N, high: 80, text: 'Below about 1 N friction nearly holds the brake on.', source: OURS },
+    4,
   ),
   {
     id: 'reserve',
     title: 'reserve',
     shorthand: 'res',
+    gauge: DIALLED,
+    standsOn: [...MOVED, 'reading:leverReach', REACH_TURNED],
     unit: 'mm',
     min: 0,
     max: 120,
@@ -163,6 +199,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'housingKind',
     title: 'housing',
     shorthand: 'kind',
+    standsOn: ['swap:housing'],
     how: 'Look at a cut end: a close coil of thick wire, or strands running along it.',
     options: [
       { id: 'coil', title: 'close coil' },
@@ -179,6 +216,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'housingState',
     title: 'housing along its way',
     shorthand: 'cover',
+    standsOn: ['swap:housing'],
     how: 'Run it through the fingers from end to end: split cover, rust, a coil that gapes.',
     options: [
       { id: 'sound', title: 'sound' },
@@ -195,6 +233,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'housingEnds',
     title: 'housing ends',
     shorthand: 'ends',
+    standsOn: ['swap:housing', 'swap:lever', 'swap:brake'],
     how: 'A ferrule where the stop is bored for one; bare housing where it is not.',
     options: [
       { id: 'right', title: 'right for their stops' },
@@ -216,6 +255,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'innerAnchor',
     title: 'inner at the anchor',
     shorthand: 'ia',
+    standsOn: ['swap:cable'],
     how: 'Look for a broken strand where the anchor clamps.',
     options: [
       { id: 'whole', title: 'whole' },
@@ -231,6 +271,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'innerHead',
     title: 'inner at its head',
     shorthand: 'ih',
+    standsOn: ['swap:cable', 'swap:lever'],
     how: 'Open the lever: no strand broken at the head, and the head seated in its pocket.',
     options: [
       { id: 'whole', title: 'whole and seated' },
@@ -252,6 +293,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'anchorBolt',
     title: 'anchor’s bolt and washer',
     shorthand: 'abolt',
+    standsOn: ['swap:brake'],
     how: 'The brake’s own bolt, with the shaped washer that holds the inner; not a plain bolt and washer in their place.',
     options: [
       { id: 'own', title: 'the brake’s own' },
@@ -267,6 +309,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'cableLined',
     title: 'housing inside',
     shorthand: 'lining',
+    standsOn: ['swap:housing', 'swap:cable'],
     how: 'Lined housing has a plastic tube inside, or the inner is coated.',
     options: [
       { id: 'lined', title: 'lined or coated' },
@@ -277,6 +320,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     id: 'cableFeel',
     title: 'inner in its housing',
     shorthand: 'feel',
+    standsOn: ['swap:cable', 'swap:housing'],
     how: 'Unhook the cable and draw the inner to and fro by hand.',
     options: [
       { id: 'smooth', title: 'runs smoothly' },

@@ -3,6 +3,7 @@ import { judgeCableFeel } from '../cable/judge.ts'
 import { LEVER_STEPS } from '../lever-fit/steps.ts'
 import { judgeLever } from '../match/judge.ts'
 import { judgeTorques } from './fasteners.ts'
+import { ANCHOR_LOOSE, MOVED } from './graph.ts'
 import { assisted, motorAsked } from './motor.ts'
 import { stopsWithAsked } from './stops-with.ts'
 
@@ -14,6 +15,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'dead-first',
     station: 'wheel',
+    standsOn: ['swap:cable', 'swap:brake', 'swap:lever'],
     shorthand: 'closed',
     title: 'nothing open, nothing unhooked',
     say: 'First see that nothing is open or unhooked, and look at the cable’s head.',
@@ -34,6 +36,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'battery-out',
     station: 'wheel',
+    standsOn: ['swap:wheel', 'reading:cutOff'],
     shorthand: 'battery',
     title: 'battery out',
     say: 'Switch the motor off and take the battery out before any hand goes near.',
@@ -54,6 +57,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'wheel-seated',
     station: 'wheel',
+    standsOn: ['swap:wheel'],
     shorthand: 'wheel',
     title: 'wheel seated',
     say: 'Loosen the wheel, push it fully home in the dropouts, close it.',
@@ -73,6 +77,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'hub-play',
     station: 'wheel',
+    standsOn: ['confirm:wheel-seated'],
     shorthand: 'hub',
     title: 'hub without play',
     say: 'Push the wheel from side to side at its top. The hub must have no play.',
@@ -132,6 +137,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'untouched',
     station: 'mount',
+    standsOn: ['swap:cable', 'swap:brake', 'swap:lever'],
     shorthand: 'bolts',
     title: 'mounting bolts, pivots and anchor',
     say: 'Look at what nobody has touched: bolts and anchor tight, pivots free.',
@@ -164,6 +170,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'cable-run',
     station: 'cable',
+    standsOn: ['swap:cable', 'swap:housing', 'swap:lever', 'swap:brake'],
     shorthand: 'run',
     title: 'cable run fair, ends seated',
     say: 'Follow the housing from the lever: fair curves, no kink, every end seated.',
@@ -194,6 +201,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'barrel-in',
     station: 'cable',
+    standsOn: ['swap:cable', 'swap:brake', 'swap:lever', 'swap:housing'],
     shorthand: 'barin',
     title: 'barrel fully in',
     say: 'Screw the barrel fully in before the cable is clamped anew.',
@@ -222,6 +230,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'cable-clamped',
     station: 'cable',
+    standsOn: ['swap:cable', 'swap:brake', ...ANCHOR_LOOSE],
     shorthand: 'clamp',
     title: 'cable clamped right',
     say: 'Clamp the inner straight under the anchor’s own bolt and shaped washer.',
@@ -252,6 +261,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'fasteners',
     station: 'tighten',
+    standsOn: ['swap:brake', 'confirm:mount-fitted'],
     shorthand: 'tight',
     title: 'every fastener tight',
     say: 'Go over every fastener of the brake, touched or not.',
@@ -272,6 +282,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'hard-squeezes',
     station: 'prove',
+    standsOn: MOVED,
     shorthand: 'squeeze',
     title: 'ten hard squeezes, no slip',
     say: 'Squeeze hard ten times. The cable must not slip, and nothing may move.',
@@ -303,6 +314,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'wheel-home',
     station: 'prove',
+    standsOn: ['confirm:axle-loosened'],
     shorthand: 'home',
     title: 'wheel back as it stood',
     say: 'Push the wheel fully home, close it, squeeze hard: it stands as it did before.',
@@ -322,6 +334,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'wheel-fastened',
     station: 'prove',
+    standsOn: ['confirm:wheel-seated', 'swap:wheel', 'confirm:axle-loosened'],
     shorthand: 'fastened',
     title: 'wheel fastening, once more',
     say: 'Look at the wheel’s fastening again: nuts tight, or quick-release closed.',
@@ -352,6 +365,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   {
     id: 'walk-test',
     station: 'prove',
+    standsOn: [...MOVED, 'confirm:axle-loosened'],
     shorthand: 'walk',
     title: 'walk test',
     say: 'Walk beside the bicycle and brake hard: no judder, nothing moving.',

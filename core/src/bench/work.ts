@@ -8,6 +8,7 @@ export const workSeen = (works: readonly WorkSpec[]): SeenSpec => ({
   id: WORK,
   title: 'the job is',
   shorthand: 'work',
+  practice: null,
   how: works.map(({ title, says }) => `${title}: ${says}`).join(' '),
   options: works.map(({ id, title }) => ({ id, title })),
 })

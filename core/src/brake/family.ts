@@ -9,7 +9,6 @@ import type { InWork, Looked, OnStand } from './on-stand.ts'
 import type { PlanSpec } from './plan.ts'
 import type { ReadingSpec, SeenSpec } from './reading.ts'
 import type { SchoolSpec } from './school.ts'
-import type { StationId } from './station.ts'
 import type { StepSpec } from './step.ts'
 
 /** How a brake hangs on the frame: arms on bosses, one bolt through bridge or crown, two bolts on tabs, the wheel’s axle. */
@@ -61,8 +60,6 @@ export interface Family {
     /** What is seen beside them is asked for in that sentence too. */
     readonly asksBeside?: true
   }
-  /** Readings shown as gauges at a station. */
-  readonly gauges: Readonly<Partial<Record<StationId, readonly string[]>>>
   /** What is seen when the wheel rubs, and the reading each answer speaks of. */
   readonly rubbed?: { readonly seen: string; readonly of: Readonly<Record<string, string>> }
   readonly plans: readonly PlanSpec[]

@@ -7,6 +7,29 @@ export type Graph = Readonly<Record<string, readonly Fact[]>>
 /** Any adjuster of the brake: what it moves is the model's business, that it moves something is enough here. */
 export const ANY_TURN: Fact = 'turn:any'
 
+type Standing = { readonly id: string; readonly standsOn?: readonly Fact[] }
+
+/**
+ * The graph of a run sheet, gathered from its definitions: each thing that can be established, and what it stands on. When
+ * something it stands on is done again, directly or through others, it must be looked at again. Readings stand on what moves
+ * the parts, not on other readings, except where one is judged against another.
+ */
+export function graphOf(own: {
+  readonly readings: readonly Standing[]
+  readonly seen: readonly Standing[]
+  readonly steps: readonly Standing[]
+  readonly plans: readonly Standing[]
+}): Graph {
+  const of = (kind: 'reading' | 'confirm' | 'plan', all: readonly Standing[]): readonly Graph[] =>
+    all.flatMap(({ id, standsOn }) => (standsOn ? [{ [`${kind}:${id}`]: standsOn }] : []))
+  return [
+    ...of('reading', own.readings),
+    ...of('reading', own.seen),
+    ...of('confirm', own.steps),
+    ...of('plan', own.plans),
+  ].reduce(joined, {})
+}
+
 /** Two graphs as one: what both speak of stands on what either says. */
 export function joined(one: Graph, other: Graph): Graph {
   const keys = new Set([...Object.keys(one), ...Object.keys(other)])

@@ -2,11 +2,11 @@ import { actTitle, LOOSENED } from './acts.ts'
 import type { AdjusterSpec } from './adjuster.ts'
 import type { Family } from './family.ts'
 import type { FastenerSpec } from './fastener.ts'
-import { type Fact, type Graph, type Grounds, groundsIn, joined } from './graph.ts'
+import { type Fact, type Graph, type Grounds, graphOf, groundsIn, joined } from './graph.ts'
 import type { BrakeModel } from './model.ts'
 import type { ReadingSpec, SeenOption, SeenSpec } from './reading.ts'
 import { partOf, type SchoolOption, type SchoolSpec } from './school.ts'
-import { STATIONS } from './station.ts'
+import { STATIONS, type StationId } from './station.ts'
 import { asksFor, type StepSpec } from './step.ts'
 
 /** What every cable-pulled brake brings to the stand, whatever its family. */
@@ -14,7 +14,6 @@ export interface Common {
   readonly readings: readonly ReadingSpec[]
   readonly seen: (family: Family) => readonly SeenSpec[]
   readonly steps: readonly StepSpec[]
-  readonly standsOn: Graph
   readonly causes: Readonly<Record<string, string>>
   /** Parts that can be replaced at a brake on these grounds. */
   readonly parts: (grounds: Grounds) => readonly string[]
@@ -60,6 +59,8 @@ export interface Kit {
   /** The title of a step, or of an act of the bench. */
   readonly stepTitle: (id: string) => string
   readonly school: (id: string) => SchoolSpec | undefined
+  /** Readings shown as gauges at a station. */
+  readonly gauges: (station: StationId) => readonly string[]
   /** The school that a swap of this part chooses; undefined where it swaps a part of the brake. */
   readonly schoolAt: (part: string) => SchoolSpec | undefined
   /** The school and the option a word of the tape names. */
@@ -101,18 +102,38 @@ function askers(steps: readonly StepSpec[]): ReadonlyMap<string, readonly string
   return found
 }
 
+/** What each station shows as gauges: a family’s own first, and of the rest only what it is asked for. */
+function gaugesAt(
+  { readings, dial }: Family,
+  common: readonly ReadingSpec[],
+  isAsked: (reading: string) => boolean,
+): ReadonlyMap<StationId, readonly string[]> {
+  const set = [...dial.bite, ...dial.centre]
+  const shown = [...readings, ...common].filter(({ id }) => isAsked(id) || set.includes(id))
+  return new Map(
+    STATIONS.map(({ id: station }) => [
+      station,
+      shown.filter(({ gauge }) => gauge?.includes(station)).map(({ id }) => id),
+    ]),
+  )
+}
+
 export function makeKit(common: Common, family: Family): Kit {
   const readings = [...common.readings, ...family.readings]
   const seen = [...common.seen(family), ...family.seen]
   const ticks = common.ticks(family.fasteners)
   const steps = merged(common.steps, [...family.steps, ...ticks.steps])
-  const standsOn = joined(joined(common.standsOn, family.standsOn), ticks.standsOn)
+  const standsOn = [family.standsOn, ticks.standsOn].reduce(
+    joined,
+    graphOf({ readings, seen, steps: [...common.steps, ...family.steps], plans: family.plans }),
+  )
   const grounds = groundsIn(standsOn, common.apart)
   const fastener = byId(family.fasteners)
   const reading = byId(readings)
   const seeing = byId(seen)
   const step = byId(steps)
   const asked = askers(steps)
+  const gauges = gaugesAt(family, common.readings, (id) => asked.has(id))
   return {
     family,
     readings,
@@ -139,6 +160,7 @@ export function makeKit(common: Common, family: Family): Kit {
     step,
     askedBy: (id) => asked.get(id) ?? [],
     stepTitle: (id) => actTitle(id) ?? step(id)?.title ?? id,
+    gauges: (station) => gauges.get(station) ?? [],
     school: byId(family.schools),
     schoolAt: (part) => family.schools.find((school) => partOf(school) === part),
     schoolOf(word) {

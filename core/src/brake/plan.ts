@@ -1,5 +1,6 @@
 import type { Outcome } from '../outcome/outcome.ts'
 import type { CautionId } from '../reference/cautions.ts'
+import type { Fact } from './graph.ts'
 import type { OnStand } from './on-stand.ts'
 
 /** A part a plan uses: `partId` where the drawer holds it. */
@@ -22,6 +23,8 @@ export interface ChosenPlan {
 export interface PlanSpec {
   readonly id: string
   readonly title: string
+  /** What makes its choice asked again. */
+  readonly standsOn: readonly Fact[]
   readonly ways: readonly { readonly id: string; readonly title: string; readonly cautions: readonly CautionId[] }[]
   /** `figures`: what was chosen, in numbers, where a way alone does not tell it. */
   readonly admit: (at: OnStand, way: string, figures: Readonly<Record<string, number>>) => Outcome<true>

@@ -1,5 +1,8 @@
 import type { Source } from '../calculation/source.ts'
 import type { UnitId } from '../quantity/quantity.ts'
+import type { Fact } from './graph.ts'
+import type { Practice } from './practice.ts'
+import type { StationId } from './station.ts'
 
 /** Something a mechanic measures. */
 export interface ReadingSpec {
@@ -22,6 +25,11 @@ export interface ReadingSpec {
   readonly dimension?: string
   /** Its window where that is the same on every bicycle. */
   readonly limit?: Limit
+  /** What makes it asked again. */
+  readonly standsOn?: readonly Fact[]
+  /** The stations at which it is shown as a gauge. */
+  readonly gauge?: readonly StationId[]
+  readonly practice?: Practice
   /** Taken by riding hard: not before everything that a ride hangs on was looked at. */
   readonly ridden?: true
 }
@@ -60,6 +68,9 @@ export interface SeenSpec {
   readonly how: string
   /** The trait of the hardware it is: seen in a job, it stands for the usual one. */
   readonly trait?: string
+  /** What makes it asked again. */
+  readonly standsOn?: readonly Fact[]
+  readonly practice?: Practice
   readonly options: readonly SeenOption[]
 }
 
@@ -91,3 +102,6 @@ export const lengths =
     how: string,
     more: Partial<ReadingSpec> = {},
   ): ReadingSpec => ({ id, title, shorthand, unit: 'mm', min, max, sd, instrument, how, ...more })
+
+/** Where what is dialled in is shown. */
+export const DIALLED: readonly StationId[] = ['bite', 'centre', 'prove', 'release']

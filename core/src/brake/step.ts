@@ -113,6 +113,8 @@ export interface Step {
   readonly beforeRiding?: true
   /** Readings that are not asked for where another was answered so. */
   readonly exempt?: Readonly<Record<string, Exemption>>
+  /** What makes it asked again, where it is confirmed. */
+  readonly standsOn?: readonly Fact[]
   /** Stands on the sheet only then; always if not given. */
   readonly when?: (here: Circumstances) => boolean
 }

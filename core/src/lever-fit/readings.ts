@@ -1,7 +1,11 @@
 import { lengths, type ReadingSpec, type SeenSpec } from '../brake/reading.ts'
 import { HANDS, MEASURED, NOBODY } from './hands.ts'
+import { LEVER_MOVED, REACH_TURNED } from './screw.ts'
 
 const byRule = lengths(1)
+
+/** On a practice bicycle the lever begins too near the grip, mm. */
+const CLAMP_AT_MM = 153
 
 /** Of the rider’s hand, and of the lever on its bar. */
 export const LEVER_READINGS: readonly ReadingSpec[] = [
@@ -12,8 +16,11 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [30, 130],
     'caliper',
     'Across the four fingers at their roots, held together.',
+    { practice: 84 },
   ),
-  byRule('fingerBreadth', 'index finger', 'fb', [6, 35], 'caliper', 'Across the index finger at its first joint.'),
+  byRule('fingerBreadth', 'index finger', 'fb', [6, 35], 'caliper', 'Across the index finger at its first joint.', {
+    practice: 18,
+  }),
   byRule(
     'creaseReach',
     'bar to the first crease',
@@ -21,6 +28,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [20, 120],
     'rule',
     'Hand on the grip, index finger straight out: from the bar to the crease of its first joint.',
+    { practice: 66 },
   ),
   byRule(
     'handOffset',
@@ -29,6 +37,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [0, 200],
     'rule',
     'Hand as when riding: from the bar’s outer end to the outer edge of the hand.',
+    { practice: 12 },
   ),
   byRule(
     'clampAt',
@@ -37,6 +46,10 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [20, 400],
     'rule',
     'From the bar’s outer end to the middle of the lever’s clamp.',
+    {
+      practice: ({ last, since }) => Math.round((last('clampAt') ?? CLAMP_AT_MM) + since('leverAlong', 'clampAt')),
+      standsOn: ['swap:lever', LEVER_MOVED],
+    },
   ),
   byRule(
     'clampToHook',
@@ -45,6 +58,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [10, 200],
     'rule',
     'Along the bar, outwards: from the middle of the clamp to the hollow of the blade in which a finger lies.',
+    { practice: 78, standsOn: ['swap:lever'] },
   ),
   byRule(
     'clampToTip',
@@ -53,6 +67,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [10, 220],
     'rule',
     'Along the bar, outwards: from the middle of the clamp to the outer end of the blade.',
+    { practice: 86, standsOn: ['swap:lever'] },
   ),
   byRule(
     'shoulderHeight',
@@ -61,6 +76,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [500, 2000],
     'rule',
     'Rider on the saddle, hands on the grips: from the ground to the shoulder’s joint.',
+    { practice: 1340 },
   ),
   byRule(
     'barHeight',
@@ -69,6 +85,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [400, 1500],
     'rule',
     'From the ground to the middle of the grip.',
+    { practice: 1010 },
   ),
   byRule(
     'armLength',
@@ -77,11 +94,14 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [300, 1000],
     'rule',
     'From the shoulder’s joint to the middle of the grip, along the arm.',
+    { practice: 620 },
   ),
   {
     id: 'bladeAngle',
     title: 'blade below level',
     shorthand: 'blade',
+    standsOn: ['swap:lever', LEVER_MOVED, 'confirm:lever-loosened'],
+    practice: 30,
     unit: 'deg',
     min: -30,
     max: 90,
@@ -95,6 +115,7 @@ export const FRONT_HAND: SeenSpec = {
   id: 'frontHand',
   title: 'hand that works the front brake',
   shorthand: 'fronthand',
+  practice: 'right',
   how: 'Ask whoever rides it; a local rule comes before custom. Never assumed.',
   trait: 'frontHand',
   options: [
@@ -108,6 +129,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     id: 'rider',
     title: 'set for a hand',
     shorthand: 'rider',
+    practice: null,
     how: 'A size the workshop goes by, or the rider’s own hand, measured. Nobody: the lever stays where it is.',
     options: [
       { id: NOBODY, title: 'nobody’s' },
@@ -129,6 +151,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     id: 'throwWanted',
     title: 'throw wanted',
     shorthand: 'throw',
+    practice: null,
     how: 'Short for small or tired hands, long for more feel. The bite school follows it.',
     options: [
       { id: 'short', title: 'short' },
@@ -160,6 +183,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     id: 'clampWay',
     title: 'clamp tightened',
     shorthand: 'clampby',
+    standsOn: ['confirm:lever-loosened', LEVER_MOVED],
     how: 'To the maker’s figure; or firm enough never to move under a hard pull, yet a crash turns the lever rather than snapping it. Both are schools.',
     options: [
       { id: 'figure', title: 'to the maker’s figure' },
@@ -170,6 +194,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     id: 'leverHand',
     title: 'hand at the lever',
     shorthand: 'tried',
+    standsOn: ['swap:lever', LEVER_MOVED, REACH_TURNED, 'confirm:lever-loosened', 'reading:rider'],
     how: 'Hands off and back as when riding, wiggle, squeeze fully.',
     options: [
       { id: 'right', title: 'finger straight, first joint, knuckles clear' },

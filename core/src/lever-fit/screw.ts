@@ -1,3 +1,4 @@
+import type { Fact } from '../brake/graph.ts'
 import type { Entry } from '../stand/entries.ts'
 
 /** What one turn in takes off the reach, mm, and how well that is known. */
@@ -8,6 +9,10 @@ export interface ScrewEffect {
 
 export const REACH_SCREW = 'reachScrew'
 export const LEVER_ALONG = 'leverAlong'
+
+/** Turned or moved at the lever. The reach screw moves no part of the brake: what any turn shakes, it does not. */
+export const REACH_TURNED: Fact = `turn:${REACH_SCREW}`
+export const LEVER_MOVED: Fact = `turn:${LEVER_ALONG}`
 
 /** A fine thread at a short arm, from memory; thirty parts in a hundred either way until this lever has shown. */
 export const BOOK_SCREW: ScrewEffect = { mean: 1.5, sd: 0.45 }

@@ -1,7 +1,12 @@
-import { PARTS_THERE } from '../bench/parts-there.ts'
+import { partsThereFor } from '../bench/parts-there.ts'
+import { byEnd, type PracticeBrake } from '../brake/practice.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../brake/reading.ts'
 
 const length = lengths(0.1)
+
+/** A practice bicycle is an older steel one that this brake’s pads reach, in the middle of their slots. */
+const padReach = ({ dimensions }: PracticeBrake): number =>
+  Math.round((dimensions.caliperReachMm ?? dimensions.padHeightMm) as number)
 
 /** Whether the pads reach, with a rule. Uncertainties are common practice with no source. */
 export const REACH_READINGS: readonly ReadingSpec[] = [
@@ -12,7 +17,7 @@ export const REACH_READINGS: readonly ReadingSpec[] = [
     [15, 120],
     'rule',
     'From the middle of the mounting hole (or boss) to the middle of the brake track, along the stays or fork, square to the bolt.',
-    { sd: 0.5 },
+    { sd: 0.5, practice: padReach, standsOn: ['swap:wheel'] },
   ),
   length(
     'beadFitted',
@@ -21,7 +26,7 @@ export const REACH_READINGS: readonly ReadingSpec[] = [
     [200, 700],
     'printed on the tyre',
     'Bead seat diameter of the wheel that was in the frame for the last figure, if it is not the one to be ridden.',
-    { sd: 0 },
+    { sd: 0, standsOn: ['swap:wheel'] },
   ),
   length(
     'slotLow',
@@ -30,7 +35,7 @@ export const REACH_READINGS: readonly ReadingSpec[] = [
     [10, 120],
     'rule',
     'Mounting bolt (or boss) to the middle of the pad, pad at the near end of its slot.',
-    { sd: 0.5 },
+    { sd: 0.5, practice: (at) => padReach(at) - 5, standsOn: ['swap:brake'] },
   ),
   length(
     'slotHigh',
@@ -39,7 +44,7 @@ export const REACH_READINGS: readonly ReadingSpec[] = [
     [10, 120],
     'rule',
     'Mounting bolt (or boss) to the middle of the pad, pad at the far end of its slot.',
-    { sd: 0.5 },
+    { sd: 0.5, practice: (at) => padReach(at) + 5, standsOn: ['swap:brake'] },
   ),
 ]
 
@@ -52,7 +57,7 @@ export const BOSS_READINGS: readonly ReadingSpec[] = [
     [50, 120],
     'caliper',
     'Middle of one boss to the middle of the other. About 80 mm (from memory).',
-    { sd: 0.5, dimension: 'pivotSpacingMm' },
+    { sd: 0.5, dimension: 'pivotSpacingMm', practice: ({ dimensions }) => Math.round(dimensions.pivotSpacingMm ?? 80) },
   ),
 ]
 
@@ -65,7 +70,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [3, 20],
     'caliper',
     'Diameter of the hole in the face the caliper stands on.',
-    { sd: 0.05 },
+    { sd: 0.05, practice: 6 },
   ),
   length(
     'holeBack',
@@ -74,7 +79,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [3, 20],
     'caliper',
     'Diameter of the hole in the face the nut stands on.',
-    { sd: 0.05 },
+    { sd: 0.05, practice: 6 },
   ),
   length(
     'frameDepth',
@@ -83,6 +88,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [4, 80],
     'caliper',
     'Bridge or crown, face to face along the hole.',
+    { practice: byEnd(28, 16) },
   ),
   length(
     'mountTube',
@@ -91,6 +97,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [8, 60],
     'caliper',
     'Outside diameter of the bridge; for a crown, its height at the hole.',
+    { practice: byEnd(24, 16) },
   ),
   length(
     'mountWall',
@@ -99,6 +106,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [0.3, 10],
     'hooked probe',
     'Thickness of the tube’s wall at the hole, through the hole with a hooked probe.',
+    { practice: byEnd(undefined, 1) },
   ),
   length(
     'curveFront',
@@ -107,7 +115,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [0, 60],
     'radius card',
     'Radius of the face the caliper stands on, side to side; 0 where it is flat.',
-    { sd: 0.5 },
+    { sd: 0.5, practice: byEnd(18, 8) },
   ),
   length(
     'curveBack',
@@ -116,7 +124,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [0, 60],
     'radius card',
     'Radius of the face the nut stands on, side to side; 0 where it is flat.',
-    { sd: 0.5 },
+    { sd: 0.5, practice: byEnd(0, 8) },
   ),
   length(
     'roomBehind',
@@ -125,7 +133,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [0, 300],
     'rule',
     'Free length along the hole behind it: from the nut’s face to the seat tube, or to the tyre.',
-    { sd: 1 },
+    { sd: 1, practice: byEnd(60, 95) },
   ),
   length(
     'boltOut',
@@ -134,6 +142,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [5, 120],
     'caliper',
     'From the caliper’s seat to the end of its mounting bolt.',
+    { practice: byEnd(25, 18), standsOn: ['swap:brake'] },
   ),
   length(
     'boltThreaded',
@@ -142,6 +151,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [2, 120],
     'caliper',
     'Threaded length of the mounting bolt, from its end.',
+    { practice: byEnd(16, 14), standsOn: ['swap:brake'] },
   ),
   length(
     'drillHead',
@@ -159,6 +169,7 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
     [5, 80],
     'caliper',
     'How far the caliper’s body stands out from its seat.',
+    { standsOn: ['swap:brake'] },
   ),
   {
     id: 'makerTorque',
@@ -174,11 +185,12 @@ export const BOLT_READINGS: readonly ReadingSpec[] = [
 ]
 
 export const BOLT_SEEN: readonly SeenSpec[] = [
-  PARTS_THERE,
+  partsThereFor('mount'),
   {
     id: 'caliperSits',
     title: 'caliper over the wheel',
     shorthand: 'sits',
+    standsOn: ['swap:brake', 'confirm:mount-loosened'],
     how: 'From the front: both arms alike over the wheel, or the whole caliper turned on its bolt.',
     options: [
       { id: 'square', title: 'square' },
@@ -221,6 +233,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
     id: 'rust',
     title: 'corrosion',
     shorthand: 'rust',
+    practice: 'surface',
     how: 'Inside the hole too.',
     options: [
       { id: 'none', title: 'none' },
@@ -237,6 +250,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
     id: 'mountBody',
     title: 'mount',
     shorthand: 'body',
+    practice: byEnd('solid', 'hollow'),
     how: 'Look through the hole: a tube with two walls, or metal all the way.',
     options: [
       { id: 'hollow', title: 'a tube' },
@@ -247,6 +261,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
     id: 'boltKind',
     title: 'brake’s bolt',
     shorthand: 'mountbolt',
+    standsOn: ['swap:brake'],
     how: 'A long bolt for a hex nut behind, or a short one for a sleeve nut let into the back.',
     options: [
       { id: 'recessed', title: 'short, for a sleeve nut' },
@@ -257,6 +272,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
     id: 'boltClass',
     title: 'class of the bolt',
     shorthand: 'class',
+    standsOn: ['swap:brake'],
     how: 'Stamped on its head: 8.8, 10.9, or A2-70 for stainless.',
     options: [
       { id: '8.8', title: '8.8' },
@@ -269,6 +285,7 @@ export const BOLT_SEEN: readonly SeenSpec[] = [
     id: 'makerApproval',
     title: 'frame maker’s approval',
     shorthand: 'approved',
+    practice: null,
     how: 'In writing: the frame’s papers or a letter name a brake at this mount.',
     options: [
       { id: 'written', title: 'in writing' },

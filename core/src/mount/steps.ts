@@ -1,3 +1,4 @@
+import { MOUNT_LOOSE } from '../bench/graph.ts'
 import { partsThere } from '../bench/parts-there.ts'
 import type { Looked } from '../brake/on-stand.ts'
 import { fitting, type StepSpec, wholeOr, wholeSheet } from '../brake/step.ts'
@@ -51,6 +52,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
   {
     id: 'boss-ready',
     station: 'mount',
+    standsOn: ['swap:brake'],
     shorthand: 'boss',
     title: 'bosses clean and greased, springs in',
     say: 'Clean and grease the bosses; arms on, spring pins in the middle holes.',
@@ -70,6 +72,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
   {
     id: 'boss-tight',
     station: 'mount',
+    standsOn: ['confirm:boss-ready', 'swap:brake'],
     shorthand: 'bossok',
     title: 'arms’ bolts tightened',
     say: 'Tighten each arm’s bolt, 5–7 N·m.',
@@ -91,6 +94,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
   {
     id: 'arms-free',
     station: 'mount',
+    standsOn: ['confirm:boss-ready', 'confirm:boss-tight', 'swap:brake'],
     shorthand: 'arms',
     title: 'arms swing freely',
     say: 'Unhook the springs and swing each arm: no play, no binding.',
@@ -124,6 +128,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
   {
     id: 'pivot-play',
     station: 'mount',
+    standsOn: ['swap:brake'],
     shorthand: 'pivot',
     title: 'arms without play at their pivots',
     say: 'Rock each arm on its pivot: no play, and it turns freely.',
@@ -209,6 +214,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
   {
     id: 'mount-drilled',
     station: 'mount',
+    standsOn: ['plan:mount'],
     shorthand: 'drilled',
     title: 'one wall opened to 8 mm',
     say: 'Wheel out, depth stop set. Drill that wall only, in stages; ream.',
@@ -235,6 +241,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
   {
     id: 'mount-fitted',
     station: 'mount',
+    standsOn: ['plan:mount', 'confirm:mount-drilled', 'swap:brake'],
     shorthand: 'mounted',
     title: 'brake mounted, nut started by hand',
     say: 'Washers in their order, bolt through, nut started by hand, its turns counted.',
@@ -254,6 +261,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
   {
     id: 'mount-tight',
     station: 'mount',
+    standsOn: ['confirm:mount-fitted', ...MOUNT_LOOSE],
     shorthand: 'mountok',
     title: 'mounting bolt tightened',
     say: 'Hold the brake centred, tighten its bolt, and try to twist it.',

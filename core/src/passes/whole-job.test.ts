@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { kitOf } from '../bench/kit.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import { type Told, tellNext } from '../run-sheet/told.ts'
 import { practiceGauge } from '../simulate/practice.ts'
@@ -32,7 +33,7 @@ function drive({ family, dimensions, here }: Bicycle, { brake, wheel, isRight }:
     log.push(...made)
   }
   const aside = {
-    ...practiceGauge(hardware, dimensions, here, []),
+    ...practiceGauge(kitOf(family), 1, dimensions, here, []),
     ...Object.fromEntries(
       Object.entries(wheel).map(([id, mm]) => [id, Number(mm.toFixed(id === 'rotorRunout' ? 2 : 1))]),
     ),

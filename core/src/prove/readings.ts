@@ -5,6 +5,7 @@ export const THROW_SAID: SeenSpec = {
   id: 'throwSaid',
   title: 'rider to the throw',
   shorthand: 'throwok',
+  practice: null,
   how: 'After a hard ride on a clear level place: is the lever’s way as the hand wants it?',
   options: [
     { id: 'yes', title: 'yes' },

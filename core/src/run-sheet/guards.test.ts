@@ -94,7 +94,7 @@ function anyHand(
   const end = seed % 2 ? 'front' : 'rear'
   const hardware: Hardware = { family, end, dimensions: {}, practiceSeed: seed }
   let stand = expectOk(openStand(hardware, []))
-  const gauge = practiceGauge(hardware, stand.dimensions, stand.here, []) ?? {}
+  const gauge = practiceGauge(stand.kit, hardware.practiceSeed, stand.dimensions, stand.here, []) ?? {}
   const write = (body: EntryBody) => {
     const seq = stand.state.lastSeq + 1
     const entry: Entry = { ...body, id: `e${seq}`, at: '2026-03-01T09:00:00Z', by: '1', seq }

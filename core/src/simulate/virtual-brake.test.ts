@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { kitOf } from '../bench/kit.ts'
 import { bookDimensions } from '../brake/dimension.ts'
 import { linearPullFamily } from '../families/linear-pull/family.ts'
 import type { EntryBody } from '../stand/entries.ts'
@@ -138,9 +139,10 @@ describe('the gauge', () => {
 })
 
 describe('the practice gauge', () => {
+  const KIT = kitOf(linearPullFamily)
   const dimensions = bookDimensions(linearPullFamily, { rimWidthMm: 24 })
   const shown = (seed: number, ...bodies: readonly EntryBody[]) =>
-    practiceGauge({ family: 'linear-pull', practiceSeed: seed }, dimensions, HERE, written(...bodies))
+    practiceGauge(KIT, seed, dimensions, HERE, written(...bodies))
 
   it('shows the same for the same log, on every screen', () => {
     expect(shown(267)).toEqual(shown(267))
@@ -155,13 +157,7 @@ describe('the practice gauge', () => {
 
   it('remembers what an earlier job did to its brake', () => {
     const gauge = (now: readonly EntryBody[], earlier: readonly EntryBody[] = []) =>
-      practiceGauge(
-        { family: 'linear-pull', practiceSeed: 267 },
-        dimensions,
-        HERE,
-        written(...now),
-        written(...earlier),
-      )
+      practiceGauge(KIT, 267, dimensions, HERE, written(...now), written(...earlier))
     const done = [turn('leftScrew', 2), confirm('squeezes', 10)]
     expect(gauge([], done)).toEqual(gauge(done))
     expect(Number(gauge([], done)?.gapLeft)).toBeGreaterThan(Number(gauge([])?.gapLeft))
@@ -181,6 +177,6 @@ describe('the practice gauge', () => {
         'leverReach',
       ]),
     )
-    expect(practiceGauge({ family: 'none', practiceSeed: 1 }, dimensions, HERE, [])).toBeUndefined()
+    expect(practiceGauge({ ...KIT, family: { ...KIT.family, id: 'none' } }, 1, dimensions, HERE, [])).toBeUndefined()
   })
 })

@@ -2,6 +2,7 @@ import type { PlanSpec } from '../brake/plan.ts'
 import { ok, refuse } from '../outcome/outcome.ts'
 import { judgeStack, type StackFigures } from './fits.ts'
 import { standsNow } from './measured.ts'
+import { BOLTED, STANDS_NOW } from './readings.ts'
 import { STACK_WAYS, wayOf } from './ways.ts'
 
 const WANTED = ['bracketMm', 'spacersMm', 'caliperBoltMm', 'caliperThreadMm', 'caliperFactor'] as const
@@ -11,6 +12,10 @@ const ONLY_WITH_BRACKET = ['bracketBoltMm', 'bracketFootMm'] as const
 export const STACK_PLAN: PlanSpec = {
   id: 'stack',
   title: 'bracket and spacers',
+  // How it lay is told once, before it is apart; what it is to lie on stands on that.
+  standsOn: [...STANDS_NOW, ...BOLTED, 'bracketThread', 'rotorWide', 'trackNew', 'stackRotor'].map(
+    (id) => `reading:${id}` as const,
+  ),
   ways: STACK_WAYS,
   admit(at, to, figures) {
     const now = standsNow(at)

@@ -1,4 +1,4 @@
-import { PARTS_THERE } from '../bench/parts-there.ts'
+import { partsThereFor } from '../bench/parts-there.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../brake/reading.ts'
 
 const rule = lengths(0.3)
@@ -8,6 +8,7 @@ const caliper = lengths(0.1)
 export const STACK_READINGS: readonly ReadingSpec[] = [
   rule('stackRotor', 'rotor that is on it', 'rold', [100, 260], 'rule', 'Across the old rotor, or printed on it.', {
     sd: 0.5,
+    practice: ({ dimensions }) => dimensions.rotorDiameterMm,
   }),
   rule(
     'trackDeep',
@@ -16,6 +17,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [6, 40],
     'caliper',
     'From the rotor’s edge to where its arms begin.',
+    { practice: 16 },
   ),
   rule(
     'trackNew',
@@ -24,6 +26,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [6, 40],
     'caliper',
     'From the new rotor’s edge to where its arms begin.',
+    { practice: 16 },
   ),
   rule(
     'mountSpacing',
@@ -32,6 +35,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [20, 120],
     'rule',
     'At the frame, middle to middle. Posts are about 74 mm, tabs about 51 mm apart (from memory).',
+    { practice: 74 },
   ),
   rule(
     'bracketRise',
@@ -40,6 +44,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [0, 60],
     'caliper',
     'From the frame’s face or bolts to the caliper’s face; 0 where there is no bracket.',
+    { practice: 0 },
   ),
   rule(
     'spacersUnder',
@@ -48,8 +53,11 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [0, 20],
     'caliper',
     'All that lies under one ear, together; write a note where the two differ. 0 where there are none.',
+    { practice: 0 },
   ),
-  rule('stackTop', 'clear above, as it stands', 'otop', [-3, 15], 'feeler', 'Old rotor’s edge to the body above it.'),
+  rule('stackTop', 'clear above, as it stands', 'otop', [-3, 15], 'feeler', 'Old rotor’s edge to the body above it.', {
+    practice: 1.4,
+  }),
   rule(
     'stackBottom',
     'clear below, as it stands',
@@ -57,6 +65,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [-3, 15],
     'feeler',
     'Old rotor’s arms to the lower edge of the body.',
+    { practice: 1.6 },
   ),
   rule(
     'padEdge',
@@ -65,10 +74,17 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [-10, 20],
     'rule',
     'Rotor’s edge to the pad’s outer edge, squeezed; below 0 where the pad stands past the edge.',
+    { practice: 0.4 },
   ),
-  rule('padHigh', 'height of a pad', 'phigh', [6, 40], 'caliper', 'From its outer edge to its inner one.'),
-  caliper('earThick', 'ear of the caliper', 'ear', [3, 30], 'caliper', 'What a caliper bolt clamps, washers with it.'),
-  caliper('boltUnder', 'caliper bolts at hand', 'blen', [6, 100], 'caliper', 'From under the head to the end.'),
+  rule('padHigh', 'height of a pad', 'phigh', [6, 40], 'caliper', 'From its outer edge to its inner one.', {
+    practice: 15,
+  }),
+  caliper('earThick', 'ear of the caliper', 'ear', [3, 30], 'caliper', 'What a caliper bolt clamps, washers with it.', {
+    practice: 8,
+  }),
+  caliper('boltUnder', 'caliper bolts at hand', 'blen', [6, 100], 'caliper', 'From under the head to the end.', {
+    practice: 20,
+  }),
   caliper(
     'frameThread',
     'thread in the mount',
@@ -76,6 +92,7 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [3, 60],
     'depth rod',
     'How deep the thread in frame or fork goes.',
+    { practice: 14 },
   ),
   caliper(
     'bracketThread',
@@ -84,11 +101,12 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
     [3, 60],
     'depth rod',
     'How deep its thread for the caliper’s bolts goes.',
+    { practice: 12 },
   ),
 ]
 
 export const STACK_SEEN: readonly SeenSpec[] = [
-  PARTS_THERE,
+  partsThereFor('stack'),
   {
     id: 'frameMetal',
     title: 'thread of the mount is in',

@@ -1,5 +1,4 @@
 import { partsThere } from '../bench/parts-there.ts'
-import type { Graph } from '../brake/graph.ts'
 import type { Looked } from '../brake/on-stand.ts'
 import type { Circumstances, StepSpec } from '../brake/step.ts'
 import { CLEAR_MM, COVER_MM, HUNG_MM } from './limits.ts'
@@ -86,6 +85,7 @@ export const STACK_STEPS: readonly StepSpec[] = [
   {
     id: 'stack-fitted',
     station: 'mount',
+    standsOn: ['plan:stack'],
     shorthand: 'stacked',
     title: 'bracket and spacers fitted',
     say: 'Fit bracket and spacers, both ears alike; start every bolt by fingers, its turns counted.',
@@ -108,6 +108,7 @@ export const STACK_STEPS: readonly StepSpec[] = [
 export const BRACKET_TIGHT: StepSpec = {
   id: 'bracket-tight',
   station: 'tighten',
+  standsOn: ['plan:stack', 'confirm:stack-fitted'],
   shorthand: 'brtight',
   before: 'fasteners',
   title: 'bracket bolts, fresh threadlocker',
@@ -124,14 +125,4 @@ export const BRACKET_TIGHT: StepSpec = {
     stop: true,
   },
   when: bracketed,
-}
-
-/** How it lay is told once, before it is apart; what it is to lie on stands on that. */
-export const STACK_GRAPH: Graph = {
-  'plan:stack': [...STANDS_NOW, ...BOLTED, 'bracketThread', 'rotorWide', 'trackNew', 'stackRotor'].map(
-    (id) => `reading:${id}` as const,
-  ),
-  'reading:partsThere': ['plan:stack'],
-  'confirm:stack-fitted': ['plan:stack'],
-  'confirm:bracket-tight': ['plan:stack', 'confirm:stack-fitted'],
 }

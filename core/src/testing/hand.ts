@@ -86,7 +86,7 @@ export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId
   for (let act = 0; act < MOST_ACTS; act += 1) {
     const job = expectOk(openJob(hardware, log))
     if (!steps.includes(job.next.step.id)) steps.push(job.next.step.id)
-    const gauge = practiceGauge(hardware, job.dimensions, job.here, job.state.standing) ?? {}
+    const gauge = practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, job.state.standing) ?? {}
     const bodies = actOn(job, way, gauge)
     if (bodies.length === 0) return { steps, log, last: job }
     write(bodies)

@@ -27,6 +27,7 @@ const SHOWN: Family['readings'] = [
     sd: 0.05,
     instrument: 'feeler',
     how: 'Between shoe and band.',
+    gauge: ['bite'],
   },
   {
     id: 'shoeBite',
@@ -38,6 +39,7 @@ const SHOWN: Family['readings'] = [
     sd: 1,
     instrument: 'rule',
     how: 'Pull until the shoe touches.',
+    gauge: ['bite'],
   },
 ]
 
@@ -192,7 +194,6 @@ export const toyFamily: Family = {
     'reading:shoeBite': ['turn:any', 'swap:pads', 'confirm:hard-squeezes'],
   },
   dial: { bite: ['shoeBite'], centre: [], say: 'the clearance and the bite' },
-  gauges: { bite: READINGS },
   plans: [],
   fit: () => ok(model),
 }

@@ -71,7 +71,7 @@ function putRight(job: Job, reading: string): EntryBody {
 /** What a mechanic who does as told would write at this point of a job. */
 function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): readonly EntryBody[] {
   const { next, state, hardware, dimensions, here } = job
-  const shown = { ...practiceGauge(hardware, dimensions, here, state.standing), ...own }
+  const shown = { ...practiceGauge(job.kit, hardware.practiceSeed, dimensions, here, state.standing), ...own }
   const { beside } = job.family.dial
   const take = (ids: readonly string[]): readonly EntryBody[] =>
     ids.flatMap((reading): readonly EntryBody[] => {
@@ -126,7 +126,7 @@ function actOn(job: Job, by: string, own: Readonly<Record<string, number>>): rea
 /** What a ride hangs on, looked at before anything is turned. */
 function beforeRiding(job: Job): readonly (readonly EntryBody[])[] {
   const { hardware, dimensions, here, advice } = job
-  const shown = practiceGauge(hardware, dimensions, here, []) ?? {}
+  const shown = practiceGauge(job.kit, hardware.practiceSeed, dimensions, here, []) ?? {}
   return sheetOf(job, advice)
     .filter(({ step }) => step.beforeRiding)
     .map(({ step: { id, done } }) =>

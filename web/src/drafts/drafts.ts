@@ -83,8 +83,8 @@ export const sayBad = (kit: Kit, bad: Read['bad']): string =>
     .join(' ')
 
 /** Where it is asked for, or where its gauge stands. */
-function stationOf({ steps, family }: Kit, reading: string): string {
+function stationOf({ steps, gauges }: Kit, reading: string): string {
   const step = steps.find((step) => asksFor(step).includes(reading))
-  const station = STATIONS.find(({ id }) => (step ? id === step.station : family.gauges[id]?.includes(reading)))
+  const station = STATIONS.find(({ id }) => (step ? id === step.station : gauges(id).includes(reading)))
   return station ? ` (${station.title})` : ''
 }

@@ -174,7 +174,7 @@ export function Stand({ open }: { open: OpenJob }) {
 
   // While something is planned, what it will come to is not measured yet: its ways come first.
   const planning = station === stationOfNext && job.next.kind === 'plan'
-  const shownReadings = planning ? [] : (job.family.gauges[station] ?? [])
+  const shownReadings = planning ? [] : job.kit.gauges(station)
   const turn = job.next.kind === 'turn' ? job.next.turn : undefined
   const ended = job.state.ended !== undefined
 

@@ -13,7 +13,7 @@ export function practiceGaugeOf(
   return async (readings) => {
     const { practiceGauge } = await import('@overhaul/core/simulate/practice')
     const earlier = visits.flatMap(({ entries }) => standingIn(entries))
-    const shown = practiceGauge(hardware, job.dimensions, job.here, job.state.standing, earlier)
+    const shown = practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, job.state.standing, earlier)
     const { beside } = job.family.dial
     const wanted = beside && readings.some((id) => job.model.needed.includes(id)) ? [...readings, beside] : readings
     for (const id of wanted) {

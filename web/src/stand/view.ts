@@ -68,12 +68,12 @@ export function askedNow({ family, model, next }: Job): readonly string[] {
 
 /** What the card in hand asks to be measured or done, and what it takes beside; at another station, what its gauges show. */
 export function askedAt(
-  { family, kit, model, next }: Job,
+  { kit, model, next }: Job,
   station: StationId,
   inHand: boolean,
 ): { readonly wanted: readonly string[]; readonly beside: readonly string[] } {
   if (inHand && next.kind === 'confirm') return { wanted: [next.step.id], beside: [] }
-  const wanted = inHand ? ('readings' in next ? next.readings : []) : (family.gauges[station] ?? [])
+  const wanted = inHand ? ('readings' in next ? next.readings : []) : kit.gauges(station)
   // What is set by turns is shown on the brake itself.
   if (wanted.some((id) => model.needed.includes(id))) return { wanted: [], beside: [] }
   const { done } = next.step

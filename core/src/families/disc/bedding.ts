@@ -2,6 +2,7 @@ import type { OnStand } from '../../brake/on-stand.ts'
 import type { ReadingSpec } from '../../brake/reading.ts'
 import type { StepSpec } from '../../brake/step.ts'
 import { somethingNew } from './pad-change.ts'
+import { PADS_NEW } from './unsettled.ts'
 
 /** Firm stops that bed pads and rotor in. Common practice, no source. */
 export const STOPS = { low: 20, high: 30 } as const
@@ -13,6 +14,8 @@ export const BEDDING_READING: ReadingSpec = {
   id: 'beddedStops',
   title: 'bedding-in stops made',
   shorthand: 'bed',
+  standsOn: [...PADS_NEW, 'swap:rotor', 'confirm:rotor-off'],
+  practice: 20,
   unit: 'count',
   min: 0,
   max: 200,
@@ -47,6 +50,7 @@ export const BEDDING_STEP: StepSpec = {
 export const BEDDED_LOOKED: StepSpec = {
   id: 'bedded-looked',
   station: 'prove',
+  standsOn: ['reading:beddedStops'],
   shorthand: 'bedlook',
   title: 'lever, rub and bolts after bedding-in',
   say: 'Rotor cool: squeeze hard, spin the wheel, and go over the bolts once more.',

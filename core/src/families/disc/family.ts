@@ -2,7 +2,6 @@ import { DISC_FASTENERS } from '../../bench/fasteners.ts'
 import { COMMON_TRAITS } from '../../bench/traits.ts'
 import { WORK, worksWith } from '../../bench/work.ts'
 import type { Family } from '../../brake/family.ts'
-import { joined } from '../../brake/graph.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import { discCaliper } from '../../calculations/families.ts'
 import { stackLines } from '../../stack/lines.ts'
@@ -10,7 +9,7 @@ import { STACK_PLAN } from '../../stack/plan-spec.ts'
 import { STACK_READINGS, STACK_SEEN } from '../../stack/readings.ts'
 import { BEDDING_READING, beddingLines } from './bedding.ts'
 import { ASSISTED_TRAIT, DISC_DIMENSIONS, FLUID_TRAIT, KNOB_TRAIT } from './dimensions.ts'
-import { discGraph } from './graph.ts'
+import { DISC_GRAPH } from './graph.ts'
 import { type DiscKind, gapsOf } from './kind.ts'
 import { discModel } from './model.ts'
 import { PAD_TRAITS, PADS_WORK, padSeen } from './pad-change.ts'
@@ -85,7 +84,7 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
     ],
     schools: bothMove ? [DISC_BITE] : [DISC_BITE, FIXED_GAP],
     steps: discSteps(kind),
-    standsOn: joined({}, discGraph(kind)),
+    standsOn: DISC_GRAPH,
     fasteners: DISC_FASTENERS,
     dial: {
       bite: ['biteTravel', 'armStarts', 'armRest'],
@@ -93,17 +92,6 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
       ...(bothMove && { beside: 'rotorTouch' }),
       lever: ['armStarts'],
       say: 'both gaps, arm and bite',
-    },
-    gauges: {
-      wheel: ['rotorRunout', 'rotorThickness'],
-      match: ['housingOuter'],
-      mount: ['bodyClearTop', 'bodyClearBottom', 'padCover'],
-      lever: ['leverReach'],
-      pads: ['padFixed', 'padMoving'],
-      bite: dial,
-      centre: dial,
-      prove: dial,
-      release: dial,
     },
     rubbed: { seen: 'rub', of: { fixed: gaps.inner.reading, moving: gaps.outer.reading } },
     plans: [STACK_PLAN],

@@ -1,6 +1,5 @@
 import { asTrait } from '../../bench/traits.ts'
 import type { TraitSpec } from '../../brake/dimension.ts'
-import type { Fact } from '../../brake/graph.ts'
 import type { SeenSpec } from '../../brake/reading.ts'
 import type { Circumstances, StepSpec } from '../../brake/step.ts'
 import type { DiscKind } from './kind.ts'
@@ -25,6 +24,7 @@ const KEEPER: SeenSpec = {
   id: 'padKeeper',
   title: 'pads are kept by',
   shorthand: 'keeper',
+  standsOn: ['swap:brake'],
   how: 'Look into the caliper: a pin through the pads’ eyes, or only the spring between them.',
   trait: 'padKeeper',
   options: [
@@ -37,6 +37,7 @@ const ORDER: SeenSpec = {
   id: 'padOrder',
   title: 'first pad out',
   shorthand: 'order',
+  standsOn: ['swap:brake'],
   how: 'Which of the two this caliper lets go first; its maker’s sheet says.',
   trait: 'padOrder',
   options: [
@@ -94,6 +95,7 @@ export const padSeen = (kind: DiscKind): readonly SeenSpec[] => [
     id: 'padRoom',
     title: 'room for thicker pads',
     shorthand: 'proom',
+    standsOn: ['swap:brake'],
     how: roomOf(kind).how,
     options: [
       { id: 'cable-on', title: 'made, cable stayed on' },
@@ -161,6 +163,7 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'pads-out',
     station: 'pads',
+    standsOn: ['swap:brake'],
     shorthand: 'padsout',
     title: 'old pads out',
     say: (here) =>
@@ -183,6 +186,7 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'pads-in',
     station: 'pads',
+    standsOn: ['confirm:pads-out', 'swap:pads'],
     shorthand: 'padsin',
     title: 'new pads in',
     say: (here) =>
@@ -204,6 +208,3 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
     when: (here) => changingPads(here) || here.swapped('pads'),
   },
 ]
-
-/** What new pads unsettle, beside a swap that was told. */
-export const PADS_NEW: readonly Fact[] = ['swap:pads', 'confirm:pads-in']

@@ -1,20 +1,28 @@
 import { biteReading } from '../../bench/bite.ts'
 import { rangeOf } from '../../brake/dimension.ts'
-import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
+import { DIALLED, lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
 import { CLEAR_LIMIT, COVER_LIMIT, HUNG_LIMIT } from '../../stack/limits.ts'
 import { DISC_DIMENSIONS } from './dimensions.ts'
 import type { DiscKind } from './kind.ts'
+import { MOVED_OR_OFF, NEW_ROTOR, OFF, PADS_NEW } from './unsettled.ts'
 
 const COMMON: Source = { kind: 'common-practice', title: 'Replaced at 1 mm of compound, or at the maker’s mark' }
 
 const CLICKS = rangeOf(DISC_DIMENSIONS, 'knobClicks')
+/** A practice bicycle’s new rotor is so much wider than the one that came off, mm. */
+const WIDER_MM = 20
+
 const feeler = lengths(0.05)
 const rule = lengths(0.3)
 const MEAN = 'feeler or wire against the light, the mean over one turn of the wheel'
 
 const gap = (id: string, title: string, shorthand: string, pad: string): ReadingSpec =>
-  feeler(id, title, shorthand, [0, 3], 'feeler', `${pad} to rotor: ${MEAN}.`, { decimals: 2 })
+  feeler(id, title, shorthand, [0, 3], 'feeler', `${pad} to rotor: ${MEAN}.`, {
+    decimals: 2,
+    gauge: DIALLED,
+    standsOn: MOVED_OR_OFF,
+  })
 
 const GAPS: Readonly<Record<'one' | 'both', readonly ReadingSpec[]>> = {
   one: [gap('gapFixed', 'gap, fixed pad', 'gf', 'Fixed pad'), gap('gapMoving', 'gap, moving pad', 'gm', 'Moving pad')],
@@ -26,7 +34,7 @@ const GAPS: Readonly<Record<'one' | 'both', readonly ReadingSpec[]>> = {
 
 export const gapReadings = (kind: DiscKind): readonly ReadingSpec[] => GAPS[kind === 'both-move' ? 'both' : 'one']
 
-const compound = (id: string, title: string, shorthand: string): ReadingSpec =>
+const compound = (id: string, title: string, shorthand: string, practice: number): ReadingSpec =>
   rule(id, title, shorthand, [0, 10], 'caliper', 'What remains on its plate, at its thinnest.', {
     sd: 0.1,
     limit: {
@@ -36,12 +44,18 @@ const compound = (id: string, title: string, shorthand: string): ReadingSpec =>
       text: 'At 1 mm a pad is replaced; at 0.5 mm or less it is not ridden.',
       source: COMMON,
     },
+    gauge: ['pads'],
+    standsOn: PADS_NEW,
+    practice,
   })
 
-const clear = (id: string, title: string, shorthand: string, where: string): ReadingSpec =>
+const clear = (id: string, title: string, shorthand: string, where: string, practice: number): ReadingSpec =>
   rule(id, title, shorthand, [-3, 15], 'feeler', `${where}, at its nearest over one turn. Touching is 0 or less.`, {
     sd: 0.2,
     limit: CLEAR_LIMIT,
+    gauge: ['mount'],
+    standsOn: OFF,
+    practice,
   })
 
 /** What is measured at every mechanical disc beside its gaps. Uncertainties are common practice with no source. */
@@ -50,6 +64,8 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     id: 'armStarts',
     title: 'arm starts at',
     shorthand: 'starts',
+    gauge: DIALLED,
+    standsOn: MOVED_OR_OFF,
     unit: 'mm',
     min: 0,
     max: 120,
@@ -66,13 +82,15 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     'Lever at rest: how far a thumb can push the arm back.',
     {
       sd: 0.3,
+      standsOn: MOVED_OR_OFF,
+      gauge: DIALLED,
     },
   ),
-  biteReading('Squeeze slowly; finger travel when both pads press, not when the first one touches.'),
-  compound('padFixed', 'fixed or inner pad, thickness left', 'pfix'),
-  compound('padMoving', 'moving or outer pad, thickness left', 'pmov'),
-  clear('bodyClearTop', 'body clear above the rotor', 'btop', 'Rotor’s edge to the body of the caliper'),
-  clear('bodyClearBottom', 'body clear below the track', 'bbot', 'Rotor’s arms to the lower edge of the body'),
+  biteReading('Squeeze slowly; finger travel when both pads press, not when the first one touches.', MOVED_OR_OFF),
+  compound('padFixed', 'fixed or inner pad, thickness left', 'pfix', 2.1),
+  compound('padMoving', 'moving or outer pad, thickness left', 'pmov', 2.2),
+  clear('bodyClearTop', 'body clear above the rotor', 'btop', 'Rotor’s edge to the body of the caliper', 1.4),
+  clear('bodyClearBottom', 'body clear below the track', 'bbot', 'Rotor’s arms to the lower edge of the body', 1.6),
   rule(
     'padCover',
     'pad on the track',
@@ -80,7 +98,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     [0, 40],
     'rule',
     'How much of the pad’s height lies on the track, squeezed.',
-    { limit: COVER_LIMIT },
+    { limit: COVER_LIMIT, practice: 16, standsOn: [...OFF, 'swap:pads'], gauge: ['mount'] },
   ),
   rule(
     'padHung',
@@ -89,7 +107,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     [0, 10],
     'rule',
     'How much of the pad’s height hangs past the track, squeezed.',
-    { limit: HUNG_LIMIT },
+    { limit: HUNG_LIMIT, practice: 0, standsOn: [...OFF, 'swap:pads'] },
   ),
   feeler(
     'rotorWide',
@@ -101,6 +119,10 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     {
       sd: 0.5,
       dimension: 'rotorDiameterMm',
+      practice: ({ dimensions, last }) =>
+        (dimensions.rotorDiameterMm as number) +
+        (last('stackRotor') !== undefined && last('rotorWide') === undefined ? WIDER_MM : 0),
+      standsOn: ['swap:rotor'],
     },
   ),
   feeler(
@@ -113,6 +135,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     {
       sd: 0,
       dimension: 'rotorMostMm',
+      practice: ({ dimensions }) => dimensions.rotorMostMm,
     },
   ),
 ]
@@ -128,12 +151,14 @@ export const KNOB_READINGS: readonly ReadingSpec[] = [
     'How far the pad moves in a whole turn of its knob.',
     {
       dimension: 'knobPitchMm',
+      practice: 1,
     },
   ),
   {
     id: 'knobClicksATurn',
     title: 'knob’s clicks in a turn',
     shorthand: 'kc',
+    practice: 16,
     unit: 'click',
     min: CLICKS[0],
     max: CLICKS[1],
@@ -156,6 +181,7 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     id: 'rotorFace',
     title: 'rotor’s faces',
     shorthand: 'rface',
+    standsOn: NEW_ROTOR,
     how: 'Hold it by its carrier and look at both faces in the light.',
     options: [
       { id: 'clean', title: 'clean' },
@@ -172,6 +198,7 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     id: 'discPads',
     title: 'pads’ faces',
     shorthand: 'dface',
+    standsOn: [...PADS_NEW, 'reading:rotorFace'],
     how: 'Brake off, look at both faces through the caliper, or with the pads out.',
     options: [
       { id: 'clean', title: 'clean' },
@@ -187,6 +214,7 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     id: 'light',
     title: 'light through the caliper',
     shorthand: 'light',
+    standsOn: [...OFF, ...PADS_NEW, 'confirm:wheel-seated'],
     how: 'Hold a torch or a white card behind and look along the rotor, before anything is turned.',
     options: [
       { id: 'both', title: 'on both sides' },
@@ -203,6 +231,7 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     id: 'rub',
     title: 'wheel when spun',
     shorthand: 'spun',
+    standsOn: [...MOVED_OR_OFF, 'confirm:axle-loosened'],
     how: 'Spin the wheel, squeeze, let go, and spin it again. Stand to the side.',
     options: [
       { id: 'none', title: 'runs free' },
@@ -224,6 +253,7 @@ export const ROTOR_TOUCH: SeenSpec = {
   id: 'rotorTouch',
   title: 'meets the rotor first',
   shorthand: 'first',
+  standsOn: [...MOVED_OR_OFF, 'confirm:axle-loosened'],
   how: 'Squeeze slowly against the light: which pad meets the rotor first.',
   options: [
     { id: 'inner', title: 'inner pad', told: 'the inner pad meets the rotor first' },

@@ -1,6 +1,5 @@
 import { motorHere } from '../../bench/motor.ts'
 import { rangeOf } from '../../brake/dimension.ts'
-import type { Graph } from '../../brake/graph.ts'
 import type { Looked, OnStand } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Circumstances, StepSpec, Verdict } from '../../brake/step.ts'
@@ -33,7 +32,10 @@ const rule = lengths(0.3)
 /** What is measured of a rotor before it comes off, and of the one that goes on. */
 export const CHANGE_READINGS: readonly ReadingSpec[] = [
   {
-    ...rule('rotorBolts', 'rotor’s bolts', 'rbolts', [3, 12], 'counted', 'Bolts round the carrier.'),
+    ...rule('rotorBolts', 'rotor’s bolts', 'rbolts', [3, 12], 'counted', 'Bolts round the carrier.', {
+      practice: 6,
+      standsOn: ['swap:wheel'],
+    }),
     unit: 'count',
     sd: 0,
   },
@@ -44,7 +46,7 @@ export const CHANGE_READINGS: readonly ReadingSpec[] = [
     rangeOf(DISC_DIMENSIONS, 'rotorDiameterMm'),
     'read in the papers',
     'From the maker of frame or fork; in its papers, or marked at the mount.',
-    { sd: 0 },
+    { sd: 0, practice: 203 },
   ),
 ]
 
@@ -55,6 +57,7 @@ const RING_THREAD: SeenSpec = {
   id: 'ringThread',
   title: 'on the lock ring’s thread',
   shorthand: 'ringlock',
+  standsOn: ['confirm:rotor-off', 'swap:rotor'],
   how: 'What goes on the ring’s thread before it is turned in.',
   options: [
     { id: 'film', title: 'a light film of grease, wiped off the faces' },
@@ -72,6 +75,7 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
     id: 'rotorHold',
     title: 'rotor is held by',
     shorthand: 'rhold',
+    standsOn: ['swap:wheel'],
     how: 'Look at the middle of the wheel: bolts round the carrier, or one ring on a toothed hub.',
     options: [
       { id: 'bolted', title: 'bolts' },
@@ -82,6 +86,7 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
     id: 'rotorKey',
     title: 'rotor’s key',
     shorthand: 'rkey',
+    practice: 'star-t25',
     how: 'Try the key by hand: it sits to the bottom without play, or it is another one.',
     options: [
       { id: 'hex-4', title: '4 mm hex key' },
@@ -94,6 +99,7 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
     id: 'rotorWay',
     title: 'new rotor lies',
     shorthand: 'arrow',
+    standsOn: ['confirm:rotor-off', 'swap:rotor'],
     how: 'The arrow on it, and which way its lettering faces.',
     options: [
       { id: 'right', title: 'arrow with the wheel, lettering out' },
@@ -110,6 +116,7 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
     id: 'rotorThreads',
     title: 'on the rotor’s threads',
     shorthand: 'rlock',
+    standsOn: ['confirm:rotor-off', 'swap:rotor'],
     how: 'What goes on the bolts before they are turned in.',
     options: [
       { id: 'medium', title: 'medium threadlocker, fresh' },
@@ -211,6 +218,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
   {
     id: 'axle-noted',
     station: 'wheel',
+    standsOn: ['swap:wheel'],
     shorthand: 'plug',
     before: 'wheel-seated',
     title: 'motor’s plug and axle washers',
@@ -229,6 +237,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
   {
     id: 'rotor-off',
     station: 'wheel',
+    standsOn: ['swap:wheel'],
     shorthand: 'roff',
     before: 'wheel-seated',
     title: 'old rotor off',
@@ -276,6 +285,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
   {
     id: 'rotor-star',
     station: 'wheel',
+    standsOn: ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-loosened', 'reading:rotorThreads'],
     shorthand: 'star',
     before: 'wheel-seated',
     title: 'rotor tightened in a star',
@@ -303,6 +313,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
   {
     id: 'rotor-wiped',
     station: 'wheel',
+    standsOn: ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-star'],
     shorthand: 'wiped',
     before: 'wheel-seated',
     title: 'both faces wiped again',
@@ -321,6 +332,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
   {
     id: 'axle-nuts',
     station: 'wheel',
+    standsOn: ['confirm:rotor-off', 'confirm:wheel-seated', 'confirm:axle-noted'],
     shorthand: 'axle',
     before: 'hub-play',
     title: 'axle nuts and plug as they were',
@@ -338,17 +350,3 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     when: onMotor,
   },
 ]
-
-export const CHANGE_GRAPH: Graph = {
-  'reading:rotorBolts': ['swap:wheel'],
-  'reading:rotorHold': ['swap:wheel'],
-  'confirm:axle-noted': ['swap:wheel'],
-  'confirm:rotor-off': ['swap:wheel'],
-  'reading:rotorWay': ['confirm:rotor-off', 'swap:rotor'],
-  'reading:rotorThreads': ['confirm:rotor-off', 'swap:rotor'],
-  'reading:ringThread': ['confirm:rotor-off', 'swap:rotor'],
-  'confirm:rotor-star': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-loosened', 'reading:rotorThreads'],
-  'confirm:rotor-wiped': ['confirm:rotor-off', 'swap:rotor', 'confirm:rotor-star'],
-  'confirm:wheel-seated': ['confirm:rotor-off'],
-  'confirm:axle-nuts': ['confirm:rotor-off', 'confirm:wheel-seated', 'confirm:axle-noted'],
-}

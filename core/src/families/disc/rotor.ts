@@ -1,11 +1,12 @@
 import { rangeOf } from '../../brake/dimension.ts'
-import type { Fact, Graph } from '../../brake/graph.ts'
 import type { Looked } from '../../brake/on-stand.ts'
+import { tenth } from '../../brake/practice.ts'
 import type { ReadingSpec } from '../../brake/reading.ts'
 import { type StepSpec, wholeOr } from '../../brake/step.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
 import { DISC_DIMENSIONS } from './dimensions.ts'
+import { NEW_ROTOR } from './unsettled.ts'
 
 const OURS: Source = { kind: 'our-choice', title: 'What a hand can set and hold' }
 const MEMORY: Source = { kind: 'from-memory', title: 'From memory; the part’s own mark comes first' }
@@ -25,6 +26,9 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     decimals: 2,
     title: 'rotor thickness',
     shorthand: 'rotor',
+    gauge: ['wheel'],
+    standsOn: NEW_ROTOR,
+    practice: ({ draw }) => tenth(draw('wheel', 1, [1.64, 1.8])),
     unit: 'mm',
     min: 0.5,
     max: 4,
@@ -36,6 +40,7 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     id: 'rotorMark',
     title: 'rotor’s own minimum',
     shorthand: 'rmin',
+    standsOn: NEW_ROTOR,
     unit: 'mm',
     min: LEAST_MARK_MM,
     max: 4,
@@ -56,6 +61,8 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     dimension: 'rotorRunoutMm',
     title: 'rotor runout',
     shorthand: 'rrun',
+    gauge: ['wheel'],
+    standsOn: ['confirm:wheel-seated', ...NEW_ROTOR],
     unit: 'mm',
     min: RUNOUT[0],
     max: RUNOUT[1],
@@ -90,16 +97,6 @@ export const ROTOR_STEP: StepSpec = {
   whenOut:
     'Replace a rotor that is too thin, or too thick for this caliper; bend a bent one back a little at a time, with clean hands. We do not recommend striking it.',
   when: wholeOr('swap:rotor', 'swap:wheel'),
-}
-
-/** Another rotor: told as a swap, or taken off in the work of changing it. */
-const NEW_ROTOR: readonly Fact[] = ['swap:wheel', 'swap:rotor', 'confirm:rotor-off']
-
-export const ROTOR_GRAPH: Graph = {
-  'reading:rotorThickness': NEW_ROTOR,
-  'reading:rotorMark': NEW_ROTOR,
-  'reading:rotorRunout': ['confirm:wheel-seated', ...NEW_ROTOR],
-  'reading:rotorFace': NEW_ROTOR,
 }
 
 /** Rotor thickness below which it is not ridden without a mark of its own, mm. */

@@ -1,4 +1,5 @@
 import { CALIPER_BOLTS, sayFigure } from '../../bench/fasteners.ts'
+import { MOUNT_LOOSE, SHOES_LOOSE } from '../../bench/graph.ts'
 import { COVERED, lookedOver } from '../../bench/looked-over.ts'
 import { retold } from '../../bench/steps.ts'
 import { type Circumstances, fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
@@ -8,6 +9,7 @@ import type { DiscKind } from './kind.ts'
 import { padSteps } from './pad-change.ts'
 import { ROTOR_STEP } from './rotor.ts'
 import { ROTOR_BEFORE, ROTOR_STEPS } from './rotor-change.ts'
+import { OFF, PADS_NEW } from './unsettled.ts'
 
 /** The caliper set by its school, each step in its exact order, and which of them makes the fixed gap. */
 const SET: Readonly<Record<string, { readonly say: string; readonly more: string }>> = {
@@ -109,6 +111,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'pads-kept',
     station: 'pads',
+    standsOn: [...PADS_NEW, 'swap:brake', ...SHOES_LOOSE],
     shorthand: 'kept',
     title: 'pads held in the caliper',
     say: 'See that pin or spring holds both pads, and pull at them by hand.',
@@ -141,6 +144,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'caliper-set',
     station: 'bite',
+    standsOn: OFF,
     shorthand: 'cset',
     before: 'dial-in',
     title: 'caliper set by its school',
@@ -162,6 +166,7 @@ export const discSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     id: 'caliper-tight',
     station: 'tighten',
+    standsOn: [...OFF, ...MOUNT_LOOSE, 'confirm:caliper-set'],
     shorthand: 'ctight',
     before: 'fasteners',
     title: 'caliper bolts to their figure',

@@ -330,7 +330,7 @@ describe('opening the drum', () => {
       const { next } = job
       if (next.step.id === step) break
       const { id, done: ends } = next.step
-      const shown = practiceGauge(HARDWARE, job.dimensions, job.here, []) ?? {}
+      const shown = practiceGauge(job.kit, HARDWARE.practiceSeed, job.dimensions, job.here, []) ?? {}
       const asked = 'readings' in next ? next.readings : []
       const otherwise =
         ends.kind === 'confirmed'

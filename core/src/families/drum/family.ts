@@ -54,16 +54,6 @@ export const drumFamily: Family = {
   standsOn: DRUM_GRAPH,
   fasteners: DRUM_FASTENERS,
   dial: { bite: ['biteTravel'], centre: [], beside: 'drag', say: 'the bite, and whether it drags', asksBeside: true },
-  gauges: {
-    wheel: ['hubPlay', 'hubPlayNuts'],
-    match: ['housingOuter'],
-    lever: ['leverReach'],
-    pads: ['armApplied', 'liningThick'],
-    bite: ['biteTravel', 'reserve'],
-    centre: ['biteTravel'],
-    prove: ['biteTravel', 'reserve'],
-    release: ['biteTravel', 'reserve'],
-  },
   rubbed: { seen: 'drag', of: { once: 'shoesClear', lightly: 'shoesClear', hard: 'shoesClear' } },
   plans: [],
   causes: {

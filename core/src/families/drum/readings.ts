@@ -1,10 +1,13 @@
 import { biteReading } from '../../bench/bite.ts'
+import { SHOES_LOOSE, SQUEEZED } from '../../bench/graph.ts'
 import { rangeOf } from '../../brake/dimension.ts'
+import type { Fact } from '../../brake/graph.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
 import { DRUM_DIMENSIONS } from './dimensions.ts'
+import { OPENED } from './graph.ts'
 
 const HANDBOOK: Source = {
   kind: 'common-practice',
@@ -18,7 +21,7 @@ const caliper = lengths(0.1)
 /** A hub is without play where nothing is felt at the rim: this much is the least a rule shows, mm. Our choice. */
 export const NO_PLAY_MM = 0.1
 
-const play = (id: string, title: string, shorthand: string, when: string): ReadingSpec =>
+const play = (id: string, title: string, shorthand: string, when: string, standsOn: readonly Fact[]): ReadingSpec =>
   lengths(0.1)(
     id,
     title,
@@ -34,10 +37,20 @@ const play = (id: string, title: string, shorthand: string, when: string): Readi
         text: 'No play at the rim; the axle still turns freely.',
         source: OURS,
       },
+      gauge: ['wheel'],
+      practice: 0,
+      standsOn,
     },
   )
 
-const angle = (id: string, title: string, shorthand: string, how: string): ReadingSpec => ({
+const angle = (
+  id: string,
+  title: string,
+  shorthand: string,
+  how: string,
+  practice: number,
+  standsOn: readonly Fact[],
+): ReadingSpec => ({
   id,
   title,
   shorthand,
@@ -47,16 +60,25 @@ const angle = (id: string, title: string, shorthand: string, how: string): Readi
   sd: 2,
   instrument: 'protractor',
   how,
+  practice,
+  standsOn,
 })
 
 /** What is measured at a drum. Uncertainties are common practice with no source. */
 export const DRUM_READINGS: readonly ReadingSpec[] = [
-  biteReading('Squeeze slowly, a hand on the turning wheel: finger travel at which the brake takes hold.'),
+  biteReading('Squeeze slowly, a hand on the turning wheel: finger travel at which the brake takes hold.', [
+    ...SQUEEZED,
+    'confirm:plate-on',
+    'confirm:shoes-centred',
+    'confirm:lock-nut',
+  ]),
   angle(
     'armAtRest',
     'arm from the ridge, at rest',
     'arest',
     'Angle between brake arm and ridge on the plate, lever at rest.',
+    52,
+    ['swap:pads', 'confirm:plate-on'],
   ),
   {
     ...angle(
@@ -64,7 +86,10 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
       'arm from the ridge, applied',
       'afull',
       'The same at a hard squeeze. Parallel is 0: the linings are at their end.',
+      24,
+      ['swap:pads', 'confirm:plate-on'],
     ),
+    gauge: ['pads'],
     limit: {
       low: 8,
       high: 150,
@@ -73,8 +98,16 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
       source: HANDBOOK,
     },
   },
-  play('hubPlay', 'play at the rim', 'hplay', 'cone adjuster set, axle nuts loose'),
-  play('hubPlayNuts', 'play at the rim, nuts tight', 'nplay', 'both axle nuts tight'),
+  play('hubPlay', 'play at the rim', 'hplay', 'cone adjuster set, axle nuts loose', [
+    ...OPENED,
+    ...SHOES_LOOSE,
+    'confirm:shoes-centred',
+  ]),
+  play('hubPlayNuts', 'play at the rim, nuts tight', 'nplay', 'both axle nuts tight', [
+    'confirm:lock-nut',
+    'confirm:wheel-seated',
+    'confirm:axle-loosened',
+  ]),
   caliper(
     'liningThick',
     'lining',
@@ -90,9 +123,20 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
         text: 'Below about 1 mm above the rivets the plate assembly is replaced (common practice); at the rivets it is not ridden.',
         source: { kind: 'common-practice', title: 'Linings are replaced before their rivets reach the drum' },
       },
+      practice: 2.1,
+      standsOn: OPENED,
+      gauge: ['pads'],
     },
   ),
-  caliper('drumInside', 'drum inside', 'inside', [50, 160], 'inside caliper', 'Across the rubbed band, at its widest.'),
+  caliper(
+    'drumInside',
+    'drum inside',
+    'inside',
+    [50, 160],
+    'inside caliper',
+    'Across the rubbed band, at its widest.',
+    { practice: ({ dimensions }) => 2 * (dimensions.drumRadiusMm as number) + 0.3, standsOn: ['swap:wheel'] },
+  ),
   caliper(
     'drumStamped',
     'drum’s stamped most',
@@ -102,6 +146,8 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     'The largest diameter stamped in it, if there is one.',
     {
       sd: 0,
+      practice: ({ dimensions }) => 2 * (dimensions.drumRadiusMm as number) + 1,
+      standsOn: ['swap:wheel'],
     },
   ),
   caliper(
@@ -113,12 +159,14 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     'Half of what is measured across it.',
     {
       dimension: 'drumRadiusMm',
+      practice: ({ dimensions }) => dimensions.drumRadiusMm,
     },
   ),
   {
     id: 'hardStops',
     title: 'hard stops made',
     shorthand: 'stops',
+    practice: 5,
     unit: 'count',
     min: 0,
     max: 50,
@@ -154,6 +202,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'drag',
     title: 'wheel when spun',
     shorthand: 'drag',
+    standsOn: [...SQUEEZED, 'confirm:axle-loosened', 'confirm:plate-on', 'confirm:shoes-centred', 'confirm:lock-nut'],
     how: 'Spin the wheel, squeeze, let go, and spin it again.',
     options: [
       { id: 'none', title: 'runs free', told: 'the wheel runs free when spun' },
@@ -177,6 +226,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'cleanedWith',
     title: 'drum was cleaned with',
     shorthand: 'washed',
+    standsOn: OPENED,
     how: 'What has been on drum and linings, now or before.',
     options: [
       { id: 'water', title: 'soap and water' },
@@ -193,6 +243,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'liningFace',
     title: 'linings’ faces',
     shorthand: 'lface',
+    standsOn: OPENED,
     how: 'Look at both faces in the light; touch neither.',
     options: [
       { id: 'dull', title: 'dull and even' },
@@ -208,6 +259,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'rivets',
     title: 'rivets',
     shorthand: 'rivets',
+    standsOn: OPENED,
     how: 'Press each lining with a thumb, and look where its rivets lie.',
     options: [
       { id: 'firm', title: 'firm and below the face' },
@@ -219,6 +271,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'squeals',
     title: 'when braked',
     shorthand: 'squeal',
+    practice: 'squeals',
     how: 'Roll and brake, before any hard stop.',
     options: [
       { id: 'quiet', title: 'quiet' },
@@ -229,6 +282,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     id: 'squealsAfter',
     title: 'after the hard stops',
     shorthand: 'after',
+    standsOn: ['reading:squeals'],
     how: 'Roll and brake again.',
     options: [
       { id: 'gone', title: 'the squeal is gone' },

@@ -1,5 +1,7 @@
+import { SHOES_LOOSE } from '../../bench/graph.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import { type Circumstances, fitting, type StepSpec, type Verdict } from '../../brake/step.ts'
+import { OPENED } from './graph.ts'
 
 /** Opening the drum, and a squeal after damp standing. */
 export const SERVICE_WORK = {
@@ -44,6 +46,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'arm-marked',
     station: 'wheel',
+    standsOn: ['swap:wheel'],
     shorthand: 'armmark',
     before: 'wheel-seated',
     title: 'arm marked against the axle',
@@ -64,6 +67,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'plate-off',
     station: 'wheel',
+    standsOn: ['swap:wheel'],
     shorthand: 'plateoff',
     before: 'wheel-seated',
     title: 'brake plate off',
@@ -124,6 +128,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'greased',
     station: 'wheel',
+    standsOn: OPENED,
     shorthand: 'greased',
     before: 'wheel-seated',
     title: 'cam greased thinly, pivots dry',
@@ -143,6 +148,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'plate-on',
     station: 'wheel',
+    standsOn: OPENED,
     shorthand: 'plateon',
     before: 'wheel-seated',
     title: 'plate on, to its mark',
@@ -160,6 +166,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'arm-angle',
     station: 'wheel',
+    standsOn: ['swap:wheel', 'swap:brake'],
     shorthand: 'armset',
     before: 'wheel-seated',
     title: 'arm set on the bicycle',
@@ -178,6 +185,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'shoes-centred',
     station: 'wheel',
+    standsOn: [...OPENED, ...SHOES_LOOSE, 'confirm:plate-on'],
     shorthand: 'centred',
     before: 'wheel-seated',
     title: 'shoes centred',
@@ -211,6 +219,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
   {
     id: 'lock-nut',
     station: 'wheel',
+    standsOn: ['confirm:plate-off', ...SHOES_LOOSE, 'confirm:shoes-centred', 'reading:hubPlay'],
     shorthand: 'locknut',
     before: 'wheel-seated',
     title: 'lock nut',
@@ -274,6 +283,7 @@ export const SQUEAL_STEPS: readonly StepSpec[] = [
 export const CABLE_BACK: StepSpec = {
   id: 'cable-back',
   station: 'mount',
+  standsOn: ['confirm:plate-off', 'swap:brake', 'swap:wheel', 'swap:pads'],
   shorthand: 'cback',
   title: 'cable back on the arm',
   say: 'Hook the cable back in its stop and on the arm, and pull at both.',

@@ -43,6 +43,7 @@ export const DRUM_STEPS: readonly StepSpec[] = [
   {
     id: 'reaction-arm',
     station: 'mount',
+    standsOn: ['confirm:wheel-seated', 'confirm:plate-off', 'swap:brake', 'swap:wheel', 'confirm:axle-loosened'],
     shorthand: 'strap',
     title: 'reaction arm strapped',
     say: 'See that the reaction arm is strapped to frame or fork, and pull at it.',

@@ -72,10 +72,6 @@ export const linearPullFamily: Family = rimFamily('boss', {
       when: wholeOr('swap:cable', 'confirm:axle-loosened'),
     },
   ],
-  standsOn: {
-    'reading:guideBoot': ['swap:brake', 'swap:cable'],
-    'reading:guidePipe': ['swap:brake', 'swap:cable', 'confirm:axle-loosened'],
-  },
   worked({ dimensions: d, number }) {
     return {
       dimensions: SHAPE,

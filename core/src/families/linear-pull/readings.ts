@@ -4,6 +4,7 @@ export const GUIDE_BOOT: SeenSpec = {
   id: 'guideBoot',
   title: 'guide pipe’s boot',
   shorthand: 'boot',
+  standsOn: ['swap:brake', 'swap:cable'],
   how: 'The rubber boot between guide pipe and anchor.',
   options: [
     { id: 'there', title: 'on' },
@@ -19,6 +20,7 @@ export const GUIDE_PIPE: SeenSpec = {
   id: 'guidePipe',
   title: 'guide pipe',
   shorthand: 'pipe',
+  standsOn: ['swap:brake', 'swap:cable', 'confirm:axle-loosened'],
   how: 'Its end in the slot of the arm, pulled back by hand: it must not come out.',
   options: [
     { id: 'hooked', title: 'hooked, slot whole' },

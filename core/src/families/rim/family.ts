@@ -7,7 +7,7 @@ import type { OnStand } from '../../brake/on-stand.ts'
 import { leverWeightAt } from '../../cable/judge.ts'
 import { routeOf } from '../../cable/route.ts'
 import { hasStraddle } from '../../cable/straddle.ts'
-import { BOLT_GRAPH, BOSS_GRAPH, MOUNT_CAUSES, REACH_GRAPH } from '../../mount/graph.ts'
+import { MOUNT_CAUSES } from '../../mount/causes.ts'
 import { reachAt } from '../../mount/judge.ts'
 import { checkMeasured } from '../../mount/measured.ts'
 import { MOUNT_PLAN } from '../../mount/plan-spec.ts'
@@ -20,13 +20,11 @@ import { PAD_SCHOOLS } from '../../pads/schools.ts'
 import { CAUTIONS, type CautionId } from '../../reference/cautions.ts'
 import { wetShare } from '../../reference/pad-friction.ts'
 import { BITE } from './bite.ts'
-import { ON_ONE_BOLT, RIM_GRAPH } from './graph.ts'
+import { ON_ONE_BOLT } from './graph.ts'
 import { OWN_READINGS, OWN_SEEN } from './readings.ts'
 import { RIM_STEPS } from './steps.ts'
 
 const WORKS = worksWith('The whole sheet, with reach and ways of mounting.')
-
-const DIAL = ['gapLeft', 'gapRight', 'biteTravel', 'reserve']
 
 /** What was worked out and chosen at the mount. */
 function mountingOf(at: OnStand): readonly string[] {
@@ -85,7 +83,7 @@ const HUNG = {
     readings: [...REACH_READINGS, ...BOSS_READINGS],
     seen: [],
     steps: BOSS_STEPS,
-    standsOn: joined(REACH_GRAPH, BOSS_GRAPH),
+    standsOn: {},
     schools: [],
     plans: [],
   },
@@ -93,7 +91,7 @@ const HUNG = {
     readings: [...REACH_READINGS, ...BOLT_READINGS],
     seen: BOLT_SEEN,
     steps: BOLT_STEPS,
-    standsOn: joined(joined(REACH_GRAPH, BOLT_GRAPH), ON_ONE_BOLT),
+    standsOn: ON_ONE_BOLT,
     schools: [MOUNT_SCHOOL],
     plans: [MOUNT_PLAN],
   },
@@ -112,7 +110,7 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
     seen: [...OWN_SEEN, ...hung.seen, ...(own.seen ?? [])],
     schools: [BITE, ...PAD_SCHOOLS, ...hung.schools],
     steps: [...(own.steps ?? []), ...hung.steps, ...RIM_STEPS],
-    standsOn: joined(joined(RIM_GRAPH, hung.standsOn), own.standsOn ?? {}),
+    standsOn: joined(hung.standsOn, own.standsOn ?? {}),
     fasteners: rimFasteners(
       mount,
       own.dimensions.some(({ id }) => id === 'straddleMm'),
@@ -122,16 +120,6 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
       centre: ['gapLeft', 'gapRight'],
       beside: 'firstTouch',
       say: 'both gaps and the bite',
-    },
-    gauges: {
-      wheel: ['lateralRunout', 'radialRunout', 'wheelOffset', 'rimWall'],
-      match: ['housingOuter'],
-      lever: ['leverReach'],
-      pads: ['padLeft', 'padRight', 'toeLeft', 'toeRight'],
-      bite: DIAL,
-      centre: [...DIAL, 'leverWeight', 'leverBack'],
-      prove: DIAL,
-      release: DIAL,
     },
     rubbed: { seen: 'spin', of: { left: 'gapLeft', right: 'gapRight' } },
     plans: hung.plans,

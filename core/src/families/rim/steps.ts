@@ -1,3 +1,4 @@
+import { SHOES_LOOSE } from '../../bench/graph.ts'
 import { COVERED, lookedOver } from '../../bench/looked-over.ts'
 import { fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
 import { judgePadHeight, judgePadMatch, judgePadsBack, judgePadWear, judgeToe } from '../../pads/judges.ts'
@@ -71,6 +72,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
   {
     id: 'provisional-clamp',
     station: 'pads',
+    standsOn: ['swap:cable', 'swap:brake', 'swap:lever', 'swap:housing'],
     shorthand: 'prov',
     title: 'cable clamped provisionally',
     say: 'Barrel fully in, slack taken up by hand: clamp the cable for now.',
@@ -147,6 +149,7 @@ export const RIM_STEPS: readonly StepSpec[] = [
   {
     id: 'pads-tight',
     station: 'pads',
+    standsOn: ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted', ...SHOES_LOOSE],
     shorthand: 'pads',
     title: 'pads tight',
     say: 'Take hold of each shoe and try to twist it.',

@@ -1,5 +1,7 @@
 import { biteReading } from '../../../bench/bite.ts'
+import { MOVED, SQUEEZED } from '../../../bench/graph.ts'
 import type { ReadingSpec, SeenSpec } from '../../../brake/reading.ts'
+import { DIALLED } from '../../../brake/reading.ts'
 
 /** What the dial-in goes by. Uncertainties are common practice with no source: what a feeler or a rule gives in greasy hands. */
 export const DIAL_READINGS: readonly ReadingSpec[] = [
@@ -7,6 +9,8 @@ export const DIAL_READINGS: readonly ReadingSpec[] = [
     id: 'gapLeft',
     title: 'gap left',
     shorthand: 'gl',
+    gauge: DIALLED,
+    standsOn: SQUEEZED,
     unit: 'mm',
     min: 0,
     max: 10,
@@ -18,6 +22,8 @@ export const DIAL_READINGS: readonly ReadingSpec[] = [
     id: 'gapRight',
     title: 'gap right',
     shorthand: 'gr',
+    gauge: DIALLED,
+    standsOn: SQUEEZED,
     unit: 'mm',
     min: 0,
     max: 10,
@@ -25,7 +31,7 @@ export const DIAL_READINGS: readonly ReadingSpec[] = [
     instrument: 'feeler',
     how: 'Right pad to rim at the middle of the pad, the mean over one turn of the wheel.',
   },
-  biteReading('Squeeze slowly; finger travel when the first pad touches the rim.'),
+  biteReading('Squeeze slowly; finger travel when the first pad touches the rim.', SQUEEZED),
 ]
 
 /** How far a spring’s centring screw stands in, on brakes that have one on that side. */
@@ -62,6 +68,7 @@ export const FIRST_TOUCH: SeenSpec = {
   id: 'firstTouch',
   title: 'touches first',
   shorthand: 'touch',
+  standsOn: [...SQUEEZED, 'reading:wheelOffset', 'confirm:axle-loosened'],
   how: 'Squeeze slowly and watch which pad meets the rim first.',
   options: [
     { id: 'left', title: 'left', told: 'left touches first' },
@@ -75,6 +82,7 @@ export const DIAL_SEEN: readonly SeenSpec[] = [
     id: 'padsBack',
     title: 'pads come back',
     shorthand: 'back',
+    standsOn: MOVED,
     how: 'Squeeze, let go at once, and watch both pads.',
     options: [
       { id: 'both', title: 'both at once' },
@@ -101,6 +109,7 @@ export const DIAL_SEEN: readonly SeenSpec[] = [
     id: 'spin',
     title: 'wheel when spun',
     shorthand: 'spin',
+    standsOn: [...SQUEEZED, 'confirm:axle-loosened'],
     how: 'Spin the wheel and listen, then squeeze, let go, and spin it again.',
     options: [
       { id: 'free', title: 'runs free' },

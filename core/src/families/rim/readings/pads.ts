@@ -1,5 +1,6 @@
 import { lengths, type ReadingSpec, type SeenSpec } from '../../../brake/reading.ts'
 import type { Source } from '../../../calculation/source.ts'
+import { PADS_SET, TURNED_SHOES } from '../graph.ts'
 
 const COMMON: Source = {
   kind: 'common-practice',
@@ -20,7 +21,7 @@ const worn = {
   },
 }
 
-const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
+const edge = (side: 'left' | 'right', shorthand: string, practice: number): ReadingSpec =>
   length(
     side === 'left' ? 'padEdgeLeft' : 'padEdgeRight',
     `${side} pad below edge`,
@@ -36,10 +37,12 @@ const edge = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
         text: 'Below the track’s upper edge: a pad above it meets the tyre and can burst it.',
         source: COMMON_HEIGHT,
       },
+      standsOn: PADS_SET,
+      practice,
     },
   )
 
-const toe = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
+const toe = (side: 'left' | 'right', shorthand: string, practice: number): ReadingSpec =>
   length(
     side === 'left' ? 'toeLeft' : 'toeRight',
     `toe-in, ${side} pad`,
@@ -47,7 +50,7 @@ const toe = (side: 'left' | 'right', shorthand: string): ReadingSpec =>
     [-3, 5],
     'feeler',
     `Squeeze until the front of the ${side} pad touches: gap at its rear edge. Rear first is negative.`,
-    { sd: 0.1 },
+    { sd: 0.1, gauge: ['pads'], standsOn: PADS_SET, practice },
   )
 
 /** Pads on their rim. Uncertainties are common practice with no source. */
@@ -59,7 +62,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [0, 20],
     'caliper',
     'What remains of the left pad at its thinnest, outside any groove.',
-    worn,
+    { ...worn, practice: 4, standsOn: ['swap:pads'], gauge: ['pads'] },
   ),
   length(
     'padRight',
@@ -68,14 +71,25 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [0, 20],
     'caliper',
     'What remains of the right pad at its thinnest, outside any groove.',
-    worn,
+    { ...worn, practice: 3.8, standsOn: ['swap:pads'], gauge: ['pads'] },
   ),
-  length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.'),
-  length('padTall', 'pad, height', 'ptall', [4, 40], 'rule', 'Height of the pad’s face.'),
-  edge('left', 'el'),
-  edge('right', 'er'),
-  length('padLength', 'pad, length', 'plen', [15, 100], 'rule', 'Length of the pad’s face.'),
-  length('padDeep', 'pad, face to seat', 'pdeep', [3, 60], 'caliper', 'Pad’s face to where its shoe sits on the arm.'),
+  length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.', {
+    practice: 14,
+    standsOn: ['swap:wheel'],
+  }),
+  length('padTall', 'pad, height', 'ptall', [4, 40], 'rule', 'Height of the pad’s face.', {
+    practice: 10,
+    standsOn: ['swap:pads'],
+  }),
+  edge('left', 'el', 1),
+  edge('right', 'er', 1.1),
+  length('padLength', 'pad, length', 'plen', [15, 100], 'rule', 'Length of the pad’s face.', {
+    practice: 55,
+    standsOn: ['swap:pads'],
+  }),
+  length('padDeep', 'pad, face to seat', 'pdeep', [3, 60], 'caliper', 'Pad’s face to where its shoe sits on the arm.', {
+    standsOn: ['swap:pads'],
+  }),
   length(
     'armSpace',
     'arm to rim, fully open',
@@ -83,9 +97,10 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [3, 80],
     'caliper',
     'Where the shoe sits to the side of the rim, cable slack and arm fully open.',
+    { standsOn: ['swap:wheel', 'swap:brake'] },
   ),
-  toe('left', 'tl'),
-  toe('right', 'tr'),
+  toe('left', 'tl', 0.5),
+  toe('right', 'tr', 0.6),
   length(
     'washerStep',
     'thick pair over thin pair',
@@ -103,6 +118,7 @@ const shoe = (side: 'left' | 'right', shorthand: string): SeenSpec => ({
   id: side === 'left' ? 'shoeLeft' : 'shoeRight',
   title: `${side} shoe`,
   shorthand,
+  standsOn: TURNED_SHOES,
   how: `Which way the closed end of the ${side} shoe faces. The rim moves forward at the top of the wheel and past the pad with it.`,
   options: [
     { id: 'forward', title: 'closed end forward' },
@@ -116,6 +132,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'padFace',
     title: 'pads’ faces',
     shorthand: 'face',
+    standsOn: ['swap:pads', 'reading:trackFace'],
     how: 'Look at both faces in the light.',
     options: [
       { id: 'clean', title: 'clean' },
@@ -147,6 +164,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'padShape',
     title: 'pad along the rim',
     shorthand: 'shape',
+    standsOn: ['swap:pads'],
     how: 'Lay the pad on the rim: does its face bend with the track, or is it straight?',
     options: [
       { id: 'curved', title: 'curved with the rim' },
@@ -157,6 +175,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'padArc',
     title: 'pad’s ends',
     shorthand: 'arc',
+    standsOn: PADS_SET,
     how: 'Brake applied, look along the pad: both ends equally far from the edge of the track.',
     options: [
       { id: 'follow', title: 'follow the track' },
@@ -189,6 +208,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'washersNow',
     title: 'inside pair',
     shorthand: 'wash',
+    practice: null,
     how: 'Threaded posts: which pair of washers lies between shoe and arm.',
     options: [
       { id: 'thin', title: 'thin' },
@@ -199,6 +219,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
     id: 'padCompound',
     title: 'pads made for',
     shorthand: 'pad',
+    standsOn: ['swap:pads'],
     how: 'The rim named on the pad, or the one it was sold for.',
     options: [
       { id: 'alloy', title: 'alloy' },

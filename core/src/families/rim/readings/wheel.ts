@@ -1,3 +1,4 @@
+import { tenth } from '../../../brake/practice.ts'
 import type { ReadingSpec, SeenSpec } from '../../../brake/reading.ts'
 import type { Source } from '../../../calculation/source.ts'
 
@@ -13,6 +14,9 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     id: 'wheelOffset',
     title: 'wheel offset',
     shorthand: 'off',
+    gauge: ['wheel'],
+    standsOn: ['confirm:wheel-seated'],
+    practice: ({ draw }) => tenth(draw('wheel', 2, [-0.4, 0.4])),
     unit: 'mm',
     min: -15,
     max: 15,
@@ -30,6 +34,8 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     id: 'lateralRunout',
     title: 'runout, side to side',
     shorthand: 'lat',
+    gauge: ['wheel'],
+    standsOn: ['confirm:wheel-seated'],
     unit: 'mm',
     min: 0,
     max: 15,
@@ -49,6 +55,9 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     id: 'radialRunout',
     title: 'runout, up and down',
     shorthand: 'rad',
+    gauge: ['wheel'],
+    standsOn: ['confirm:wheel-seated'],
+    practice: ({ draw }) => tenth(draw('wheel', 1, [0.1, 0.6])),
     unit: 'mm',
     min: 0,
     max: 15,
@@ -67,6 +76,9 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     id: 'rimWall',
     title: 'rim wall',
     shorthand: 'wall',
+    gauge: ['wheel'],
+    standsOn: ['swap:wheel'],
+    practice: ({ draw }) => tenth(draw('wheel', 3, [1.1, 1.5])),
     unit: 'mm',
     min: 0.1,
     max: 5,
@@ -78,6 +90,7 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
     id: 'rimMark',
     title: 'rim’s own least wall',
     shorthand: 'wmin',
+    standsOn: ['swap:wheel'],
     unit: 'mm',
     min: 0.3,
     max: 4,
@@ -92,6 +105,8 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
     id: 'wearLine',
     title: 'wear line',
     shorthand: 'line',
+    standsOn: ['swap:wheel'],
+    practice: 'none',
     how: 'A moulded line or dimple in the track, made to disappear when the rim is done.',
     options: [
       { id: 'there', title: 'there' },
@@ -103,6 +118,7 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
     id: 'trackStep',
     title: 'track',
     shorthand: 'step',
+    standsOn: ['swap:wheel'],
     how: 'A step or ridge in the track is a fault of alignment.',
     options: [
       { id: 'smooth', title: 'smooth' },
@@ -117,6 +133,7 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
     id: 'trackFace',
     title: 'track’s face',
     shorthand: 'tface',
+    standsOn: ['swap:wheel'],
     how: 'Wipe a clean cloth or paper along the track, both sides.',
     options: [
       { id: 'clean', title: 'clean' },
@@ -134,6 +151,7 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
     id: 'rimMaterial',
     title: 'rim',
     shorthand: 'rim',
+    standsOn: ['swap:wheel'],
     how: 'What the brake track is made of.',
     options: [
       { id: 'alloy', title: 'alloy' },
