@@ -4,7 +4,7 @@ import { DIALLED } from '../brake/reading.ts'
 import type { SchoolOption } from '../brake/school.ts'
 import { RESERVE_MARGIN_MM, type Window } from '../brake/window.ts'
 import type { Source } from '../calculation/source.ts'
-import { REACH_TURNED } from '../lever-fit/screw.ts'
+import { REACH_TURNED } from '../features/lever-fit/screw.ts'
 
 /** What mechanics do, with no source. */
 export const BENCH_HABIT: Source = { kind: 'common-practice', title: 'Bench habit' }

@@ -6,18 +6,18 @@ import type { Span } from '../brake/reading.ts'
 import type { StepSpec, Verdict } from '../brake/step.ts'
 import { formatQuantity } from '../quantity/quantity.ts'
 import { TORQUES, type TorqueFigure, type TorqueId } from '../reference/torques.ts'
-import { ANCHOR_LOOSE, MOUNT_LOOSE, SHOES_LOOSE } from './graph.ts'
+import { ANCHOR_LOOSE } from './unsettled.ts'
 
 /** Coarse threads, ISO 898-1 (from memory): nominal diameter, stress area. */
-const M5 = { diameterMm: 5, stressAreaMm2: 14.2 } as const
-const M6 = { diameterMm: 6, stressAreaMm2: 20.1 } as const
+export const M5 = { diameterMm: 5, stressAreaMm2: 14.2 } as const
+export const M6 = { diameterMm: 6, stressAreaMm2: 20.1 } as const
 /** Proof stress of the usual steel bolt, class 8.8, ISO 898-1. */
 export const PROOF_MPA = 580
 
 type Own = Pick<FastenerSpec, 'id' | 'tool'> & Partial<FastenerSpec>
 
 /** A fastener with thread, figure and rule as the table of torques has them. */
-function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): FastenerSpec {
+export function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): FastenerSpec {
   const { thread, nm, rule }: TorqueFigure = TORQUES[torque]
   return { title: own.id, thread, ...(nm && { nm: { low: nm[0], high: nm[1] } }), rule, loosenedBy, ...own }
 }
@@ -25,7 +25,7 @@ function fastener(torque: TorqueId, loosenedBy: readonly Fact[], own: Own): Fast
 const LEVER_LOOSE: readonly Fact[] = ['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever']
 const isDropped = ({ seen }: Looked): boolean => seen('barShape') === 'dropped'
 /** The lever on its bar: a clamp on a flat one, a band on a dropped one. */
-const LEVER_CLAMP: readonly FastenerSpec[] = [
+export const LEVER_CLAMP: readonly FastenerSpec[] = [
   fastener('lever-clamp', LEVER_LOOSE, {
     id: 'lever clamp',
     bolt: M5,
@@ -36,123 +36,16 @@ const LEVER_CLAMP: readonly FastenerSpec[] = [
 ]
 /** Where a frame has no room for the lever, these lie beyond its cable. */
 export const LEVER_HOLDS: readonly string[] = LEVER_CLAMP.map(({ id }) => id)
-const AXLE = fastener('makers-own', ['confirm:axle-loosened'], {
+export const AXLE = fastener('makers-own', ['confirm:axle-loosened'], {
   id: 'axle nuts',
   title: 'axle nuts or quick-release',
   tool: '15 mm spanner, or the lever by hand',
   tick: 'wheel-fastened',
 })
 /** A hub with a brake in it hangs on nuts. */
-const AXLE_NUTS: FastenerSpec = { ...AXLE, title: 'axle nuts', tool: '15 mm spanner' }
-const anchor = (torque: 'anchor-rim' | 'anchor-disc'): FastenerSpec =>
+export const AXLE_NUTS: FastenerSpec = { ...AXLE, title: 'axle nuts', tool: '15 mm spanner' }
+export const anchor = (torque: 'anchor-rim' | 'anchor-disc'): FastenerSpec =>
   fastener(torque, ANCHOR_LOOSE, { id: 'anchor', bolt: M6, tool: '5 mm hex key', tick: 'cable-clamped' })
-
-const pad = (side: 'left' | 'right') =>
-  fastener('rim-pad', SHOES_LOOSE, {
-    id: `${side} pad`,
-    bolt: M6,
-    tool: '10 mm spanner or 5 mm hex key',
-    tick: 'pads-tight',
-  })
-const bossBolt = (side: 'left' | 'right') =>
-  fastener('boss', [...MOUNT_LOOSE, 'swap:brake'], { id: `${side} boss bolt`, bolt: M6, tool: '5 mm hex key' })
-
-const RIM_HUNG: Readonly<Record<'boss' | 'centre-bolt', readonly FastenerSpec[]>> = {
-  boss: [bossBolt('left'), bossBolt('right')],
-  'centre-bolt': [
-    fastener('centre-bolt', [...MOUNT_LOOSE, 'swap:brake'], {
-      id: 'mounting bolt',
-      bolt: M6,
-      tool: '10 mm spanner or 5 mm hex key',
-    }),
-  ],
-}
-
-/** Side-pull and centre-pull arms turn on a bolt whose nut is locked by another, or on one that is locked in its thread. */
-const PIVOT = fastener('makers-own', ['swap:brake'], {
-  id: 'pivot nut',
-  title: 'pivot’s lock nut or bolt',
-  tool: 'two thin spanners, 10 mm is usual',
-  tick: 'pivot-play',
-  rule: 'locked against its adjusting nut, the arm free and without play; the maker’s figure',
-})
-
-/** What a rim brake is held by. */
-export const rimFasteners = (mount: 'boss' | 'centre-bolt', straddled: boolean): readonly FastenerSpec[] => [
-  AXLE,
-  ...LEVER_CLAMP,
-  ...RIM_HUNG[mount],
-  ...(mount === 'centre-bolt' ? [PIVOT] : []),
-  pad('left'),
-  pad('right'),
-  anchor('anchor-rim'),
-  ...(straddled
-    ? [
-        fastener('anchor-rim', ['confirm:straddle-loosened'], {
-          id: 'straddle anchor',
-          bolt: M6,
-          tool: '5 mm hex key or 10 mm spanner',
-        }),
-      ]
-    : []),
-]
-
-/** A rotor on a toothed hub, under one ring. */
-const isRinged = ({ seen }: Looked): boolean => seen('rotorHold') === 'ring'
-
-export const CALIPER_BOLTS = fastener('caliper', MOUNT_LOOSE, {
-  id: 'caliper bolts',
-  bolt: M6,
-  tool: '5 mm hex key',
-  tick: 'caliper-tight',
-})
-
-export const DISC_FASTENERS: readonly FastenerSpec[] = [
-  AXLE,
-  fastener('rotor', ['confirm:rotor-loosened', 'swap:rotor'], {
-    id: 'rotor bolts',
-    stands: (looked) => !isRinged(looked),
-    bolt: M5,
-    tool: 'star key T25, or 4 mm hex key',
-    rule: 'in a star, two rounds; medium threadlocker, fresh; never grease',
-    // Where the rotor is changed the star of that work tightens them.
-    when: (here) => !isRinged(here) && here.work !== 'new-rotor' && !here.swapped('rotor'),
-  }),
-  fastener('lock-ring', ['confirm:rotor-loosened', 'swap:rotor'], {
-    id: 'lock ring',
-    title: 'rotor’s lock ring',
-    tool: 'ring tool, torque wrench',
-    stands: isRinged,
-    when: (here) => isRinged(here) && here.work !== 'new-rotor' && !here.swapped('rotor'),
-  }),
-  ...LEVER_CLAMP,
-  fastener('bracket', ['confirm:bracket-loosened'], {
-    id: 'bracket bolts',
-    title: 'bracket bolts, where it has one',
-    bolt: M6,
-    tool: '5 mm hex key',
-  }),
-  CALIPER_BOLTS,
-  anchor('anchor-disc'),
-]
-
-export const DRUM_FASTENERS: readonly FastenerSpec[] = [
-  AXLE_NUTS,
-  ...LEVER_CLAMP,
-  fastener('makers-own', SHOES_LOOSE, {
-    id: 'lock nut',
-    title: 'lock nut of the cone',
-    tool: 'spanner to fit',
-    tick: 'lock-nut',
-  }),
-  fastener('makers-own', ['confirm:strap-loosened'], {
-    id: 'reaction arm',
-    title: 'reaction arm’s strap',
-    tool: 'spanner or screwdriver to fit',
-    tick: 'reaction-arm',
-  }),
-  anchor('anchor-rim'),
-]
 
 const plain = (nm: number): string => String(Number(nm.toFixed(1)))
 const span = ({ low, high }: Span): string => (low === high ? `${plain(low)} N·m` : `${plain(low)}–${plain(high)} N·m`)

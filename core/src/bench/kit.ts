@@ -1,12 +1,12 @@
 import type { Family } from '../brake/family.ts'
 import type { FastenerSpec } from '../brake/fastener.ts'
 import { type Kit, makeKit } from '../brake/kit.ts'
-import { LEVER_ADJUSTERS } from '../lever-fit/adjusters.ts'
-import { REACH_TURNED } from '../lever-fit/screw.ts'
+import { LEVER_ADJUSTERS } from '../features/lever-fit/adjusters.ts'
+import { REACH_TURNED } from '../features/lever-fit/screw.ts'
 import { fastenerGraph, tickSteps } from './fasteners.ts'
-import { COMMON_CAUSES, partsIn } from './graph.ts'
 import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
 import { COMMON_STEPS } from './steps.ts'
+import { COMMON_CAUSES, partsIn } from './unsettled.ts'
 import { workSeen } from './work.ts'
 
 const COMMON = {

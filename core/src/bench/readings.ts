@@ -1,16 +1,16 @@
 import { rangeOf } from '../brake/dimension.ts'
 import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
 import { DIALLED } from '../brake/reading.ts'
-import { HEAVY_N, HELD_N } from '../cable/feel.ts'
 import type { Source } from '../calculation/source.ts'
-import { CHILD_OUTSIDE_MM, MOST_OUTSIDE_MM, MOST_REACH_MM } from '../lever-fit/fit.ts'
-import { LEVER_READINGS, LEVER_SEEN } from '../lever-fit/readings.ts'
-import { LEVER_MOVED, REACH_TURNED } from '../lever-fit/screw.ts'
-import { THROW_SAID } from '../prove/readings.ts'
+import { HEAVY_N, HELD_N } from '../features/cable/feel.ts'
+import { CHILD_OUTSIDE_MM, MOST_OUTSIDE_MM, MOST_REACH_MM } from '../features/lever-fit/fit.ts'
+import { LEVER_READINGS, LEVER_SEEN } from '../features/lever-fit/readings.ts'
+import { LEVER_MOVED, REACH_TURNED } from '../features/lever-fit/screw.ts'
+import { THROW_SAID } from '../features/prove/readings.ts'
 import { COMMON_DIMENSIONS } from './dimensions.ts'
-import { MOVED } from './graph.ts'
 import { CUT_OFF, MOTOR_AT } from './motor.ts'
 import { STOPS_WITH } from './stops-with.ts'
+import { MOVED } from './unsettled.ts'
 
 /** A dimension of the hardware, in its own range. */
 const measures = (dimension: string) => {
@@ -156,6 +156,19 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     instrument: 'counted',
     how: 'Turns the barrel stands out from fully in.',
   },
+  {
+    id: 'reserve',
+    title: 'reserve',
+    shorthand: 'res',
+    gauge: DIALLED,
+    standsOn: [...MOVED, 'reading:leverReach', REACH_TURNED],
+    unit: 'mm',
+    min: 0,
+    max: 120,
+    sd: 2,
+    instrument: 'rule',
+    how: 'Squeeze hard; from blade to bar at the finger.',
+  },
   scale(
     'leverWeight',
     'lever weight',
@@ -177,19 +190,6 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
     { low: HELD_N, high: 80, text: 'Below about 1 N friction nearly holds the brake on.', source: OURS },
     4,
   ),
-  {
-    id: 'reserve',
-    title: 'reserve',
-    shorthand: 'res',
-    gauge: DIALLED,
-    standsOn: [...MOVED, 'reading:leverReach', REACH_TURNED],
-    unit: 'mm',
-    min: 0,
-    max: 120,
-    sd: 2,
-    instrument: 'rule',
-    how: 'Squeeze hard; from blade to bar at the finger.',
-  },
   ...LEVER_READINGS,
 ]
 

@@ -1,11 +1,11 @@
 import { fitting, type StepSpec, wholeOr, wholeSheet } from '../brake/step.ts'
-import { judgeCableFeel } from '../cable/judge.ts'
-import { LEVER_STEPS } from '../lever-fit/steps.ts'
-import { judgeLever } from '../match/judge.ts'
+import { judgeCableFeel } from '../features/cable/judge.ts'
+import { LEVER_STEPS } from '../features/lever-fit/steps.ts'
+import { judgeLever } from '../features/match/judge.ts'
 import { judgeTorques } from './fasteners.ts'
-import { ANCHOR_LOOSE, MOVED } from './graph.ts'
 import { assisted, motorAsked } from './motor.ts'
 import { stopsWithAsked } from './stops-with.ts'
+import { ANCHOR_LOOSE, MOVED } from './unsettled.ts'
 
 /** Parts of the cable’s run: with one of them it is laid anew. */
 const RUN_PARTS = ['swap:cable', 'swap:housing', 'swap:lever'] as const

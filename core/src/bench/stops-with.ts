@@ -1,7 +1,7 @@
 import type { Here, TraitSpec } from '../brake/dimension.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import type { StepSpec } from '../brake/step.ts'
-import { HEAVY_KG } from '../match/lever-match.ts'
+import { HEAVY_KG } from '../features/match/lever-match.ts'
 
 /** Whether this brake must bring the bicycle to its stop by itself, or both share it: told of a bicycle, never taken from its load. */
 export const STOPS_WITH: SeenSpec = {

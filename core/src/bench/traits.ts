@@ -1,6 +1,6 @@
 import type { TraitSpec } from '../brake/dimension.ts'
 import type { SeenSpec } from '../brake/reading.ts'
-import { FRONT_HAND } from '../lever-fit/readings.ts'
+import { FRONT_HAND } from '../features/lever-fit/readings.ts'
 import { FROM_MEMORY } from './dimensions.ts'
 import { MOTOR_AT } from './motor.ts'
 import { STOPS_WITH_TRAIT } from './stops-with.ts'

@@ -74,13 +74,17 @@ export interface Kit {
 function merged(common: readonly StepSpec[], own: readonly StepSpec[]): readonly StepSpec[] {
   return STATIONS.flatMap(({ id }) => {
     const here = own.filter((step) => step.station === id)
+    const stands = (step: StepSpec): readonly StepSpec[] => [
+      ...here.filter(({ before }) => before === step.id).flatMap(stands),
+      step,
+    ]
     const placed = common
       .filter((step) => step.station === id)
-      .flatMap((step) => [
-        ...here.filter((each) => each.before === step.id),
-        here.find((each) => each.id === step.id) ?? step,
-      ])
-    return [...placed, ...here.filter((each) => !placed.includes(each))]
+      .flatMap((step) => stands(here.find((each) => each.id === step.id) ?? step))
+    return here.reduce<readonly StepSpec[]>(
+      (all, step) => (all.includes(step) || all.some(({ id }) => id === step.id) ? all : [...all, ...stands(step)]),
+      placed,
+    )
   })
 }
 

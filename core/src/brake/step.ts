@@ -123,7 +123,7 @@ export interface Step {
 export interface StepSpec extends Omit<Step, 'say' | 'more'> {
   readonly say: Say
   readonly more?: Say
-  /** The common step of its station it comes before; after them all if not given. */
+  /** The step of its station it comes before; after them all if not given. */
   readonly before?: string
 }
 

@@ -1,5 +1,5 @@
-import { leverMovesAt } from '../lever-fit/fit.ts'
-import { WAYS, type WayId } from '../mount/ways.ts'
+import { leverMovesAt } from '../features/lever-fit/fit.ts'
+import { WAYS, type WayId } from '../features/mount/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { practiceGauge } from '../simulate/practice.ts'

@@ -1,5 +1,5 @@
 import type { Part } from '../drawer/part.ts'
-import type { BoltMount } from '../mount/measured.ts'
+import type { BoltMount } from '../features/mount/measured.ts'
 
 /** Shared by tests: the rear bridge of an older steel tourer, a 16 × 1 mm tube with 6 mm holes. */
 export const BRIDGE: BoltMount = {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { End } from '@overhaul/core/brake/dimension'
 import type { RouteSegment } from '@overhaul/core/brake/route'
-import { leverMovesAt } from '@overhaul/core/lever-fit/fit'
+import { leverMovesAt } from '@overhaul/core/features/lever-fit/fit'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { heldAt, sheetOf } from '@overhaul/core/run-sheet/status'

@@ -1,4 +1,4 @@
-import type { Section } from '@overhaul/core/mount/section'
+import type { Section } from '@overhaul/core/features/mount/section'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import { type Scale, Shapes } from './paint.tsx'

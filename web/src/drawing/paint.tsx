@@ -1,6 +1,6 @@
 import type { Shape, ShapeRole } from '@overhaul/core/brake/frame'
 import type { Point } from '@overhaul/core/calculation/calculation'
-import type { SectionRole } from '@overhaul/core/mount/section'
+import type { SectionRole } from '@overhaul/core/features/mount/section'
 
 /** From the core's millimetres (y up, rider's right positive) to the drawing's pixels. */
 export interface Scale {

@@ -2,8 +2,8 @@ import { type Detail, type DetailAt, type DetailSpec, drawnAt } from '../../brak
 import type { Shape } from '../../brake/frame.ts'
 import { arc, as, box, figure, movedBy, path, round, turnedBy } from '../../brake/shapes.ts'
 import type { Point } from '../../calculation/calculation.ts'
-import { leverPlaceAt } from '../../lever-fit/fit.ts'
-import { type Hand, handAt } from '../../lever-fit/hands.ts'
+import { leverPlaceAt } from '../../features/lever-fit/fit.ts'
+import { type Hand, handAt } from '../../features/lever-fit/hands.ts'
 
 /** Half a bar with its grip, and how far a lever’s pivot stands off the bar’s middle (from memory; a drawing’s convention). */
 const GRIP = 16

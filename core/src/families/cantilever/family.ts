@@ -2,6 +2,8 @@ import { cableAdjusters } from '../../bench/adjusters.ts'
 import { withBook } from '../../bench/dimensions.ts'
 import type { Family } from '../../brake/family.ts'
 import { cantilever } from '../../calculations/families.ts'
+import { STRADDLE } from '../../features/cable/feature.ts'
+import { SCREW_READINGS } from '../../features/rim-dial/readings.ts'
 import { cantileverLinkage } from '../../linkages/cantilever.ts'
 import { ok } from '../../outcome/outcome.ts'
 import { SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
@@ -9,7 +11,6 @@ import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { SCREW_READINGS } from '../rim/readings/dial.ts'
 import { STRADDLE_FIRST } from '../rim/straddled.ts'
 import { cantileverOutline } from './outline.ts'
 
@@ -32,6 +33,7 @@ export const cantileverFamily: Family = rimFamily('boss', {
   ],
   readings: [SCREW_READINGS.left],
   steps: [STRADDLE_FIRST],
+  features: [STRADDLE],
   worked({ dimensions: d }) {
     const [spacing, out, up, height, straddleLengthMm, rim] = SHAPE.map((id) => d[id] as number) as [
       number,

@@ -1,6 +1,7 @@
 import { cableAdjusters } from '../../bench/adjusters.ts'
 import { withBook } from '../../bench/dimensions.ts'
 import type { Family } from '../../brake/family.ts'
+import { STRADDLE } from '../../features/cable/feature.ts'
 import { centrePullLinkage } from '../../linkages/centre-pull.ts'
 import { ok } from '../../outcome/outcome.ts'
 import { wholeCaliper } from '../rim/adjusters.ts'
@@ -18,6 +19,7 @@ export const centrePullFamily: Family = rimFamily('centre-bolt', {
   id: 'centre-pull',
   title: 'centre-pull',
   steps: [STRADDLE_FIRST],
+  features: [STRADDLE],
   dimensions: [
     length('caliperReachMm', 'pivots to pad, straight down', 42, 30, 100),
     length('pivotSpacingMm', 'pivot to pivot', 46, 20, 90),

@@ -1,7 +1,7 @@
 import { cableAdjusters } from '../../bench/adjusters.ts'
 import type { AdjusterSpec, Contact } from '../../brake/adjuster.ts'
 import type { Dimensions, Here } from '../../brake/dimension.ts'
-import { type DiscKind, gapsOf } from './kind.ts'
+import { type DiscKind, gapsOf } from '../../features/disc-caliper/kind.ts'
 
 /** By feel on a still wheel the rotor is pressed this much before a hand says it touches, mm; least and most (from memory). */
 const FELT = { least: 0.06, most: 0.17 } as const

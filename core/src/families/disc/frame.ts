@@ -4,8 +4,8 @@ import type { Dimensions } from '../../brake/dimension.ts'
 import type { DimensionLine, FastenerPlace, Frame, Handle, Leader, Moment, Shape } from '../../brake/frame.ts'
 import { box, figure, path, round, turnedBy } from '../../brake/shapes.ts'
 import type { Point } from '../../calculation/calculation.ts'
+import { type DiscKind, gapsOf } from '../../features/disc-caliper/kind.ts'
 import { Q } from './inputs.ts'
-import { type DiscKind, gapsOf } from './kind.ts'
 import { type Caliper, gapsAtRest, type Squeezed, squeezed } from './squeeze.ts'
 
 /** Gaps are too small to be seen at their own scale: they are drawn this much larger, sideways only. */

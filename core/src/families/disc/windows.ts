@@ -4,13 +4,14 @@ import type { Dimensions } from '../../brake/dimension.ts'
 import type { BrakeModel, Known } from '../../brake/model.ts'
 import { limitsOf, RESERVE_MARGIN_MM, type Window, type Windows } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
+import { type DiscKind, gapsOf } from '../../features/disc-caliper/kind.ts'
+import { DISC_READINGS } from '../../features/disc-caliper/readings.ts'
+import { wantedBiteMm } from '../../features/disc-caliper/schools.ts'
+import { BEDDING_READING } from '../../features/disc-pads/bedding.ts'
+import { DISC_PAD_READINGS } from '../../features/disc-pads/readings.ts'
+import { ROTOR_READINGS, rotorWindow } from '../../features/rotor/rotor.ts'
 import { fingerTravel, type Lever } from '../../mechanics/lever.ts'
-import { BEDDING_READING } from './bedding.ts'
 import { FREE_PLAY_MM, Q } from './inputs.ts'
-import { type DiscKind, gapsOf } from './kind.ts'
-import { DISC_READINGS } from './readings.ts'
-import { ROTOR_READINGS, rotorWindow } from './rotor.ts'
-import { wantedBiteMm } from './schools.ts'
 
 const COMPUTED: Source = { kind: 'computed', title: 'Cable, cam and lever of this brake' }
 const OURS: Source = { kind: 'our-choice', title: 'What a gauge of 0.05 mm can confirm' }
@@ -41,7 +42,13 @@ interface DiscThrow {
   readonly stretchMm: number
 }
 
-const LIMITS = limitsOf([...COMMON_READINGS, ...DISC_READINGS, ...ROTOR_READINGS, BEDDING_READING])
+const LIMITS = limitsOf([
+  ...COMMON_READINGS,
+  ...DISC_READINGS,
+  ...DISC_PAD_READINGS,
+  ...ROTOR_READINGS,
+  BEDDING_READING,
+])
 
 const mm = (value: number, decimals = 1) => `${value.toFixed(decimals)} mm`
 

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { kitOf } from '../../bench/kit.ts'
 import { bookDimensions, hereAt } from '../../brake/dimension.ts'
 import { drumTorque, drumWear } from '../../calculations/drum.ts'
-import { leverMatch } from '../../match/lever-match.ts'
+import { liningsLast } from '../../features/drum/wear.ts'
+import { leverMatch } from '../../features/match/lever-match.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { stepsOn } from '../../run-sheet/status.ts'
 import { practiceGauge } from '../../simulate/practice.ts'
@@ -15,7 +16,6 @@ import { drumFamily } from './family.ts'
 import { bookCableMm, drumStop, rimStop } from './force.ts'
 import { FREE_PLAY_MM, INPUTS, Q } from './inputs.ts'
 import { camRatio, perNewton } from './torque.ts'
-import { liningsLast } from './wear.ts'
 
 const D = bookDimensions(drumFamily, {}, 'front')
 const HERE = hereAt(drumFamily, 'front')

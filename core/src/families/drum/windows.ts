@@ -3,10 +3,10 @@ import { COMMON_READINGS } from '../../bench/readings.ts'
 import type { BrakeModel, Known } from '../../brake/model.ts'
 import { limitsOf, RESERVE_MARGIN_MM, type Window, type Windows } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
+import { DRUM_READINGS, drumInsideWindow } from '../../features/drum/readings.ts'
+import { BITE_HALF, biteSpan, RUNS_FREE, wantedBiteMm } from '../../features/drum/schools.ts'
 import type { Lever } from '../../mechanics/lever.ts'
 import { FREE_PLAY_MM, INPUTS, Q, SQUASH_MM } from './inputs.ts'
-import { DRUM_READINGS, drumInsideWindow } from './readings.ts'
-import { BITE_HALF, biteSpan, RUNS_FREE, wantedBiteMm } from './schools.ts'
 
 const COMPUTED: Source = { kind: 'computed', title: 'Cable, cam and lever of this brake' }
 const OURS: Source = { kind: 'our-choice', title: 'What runs free when spun, and stays so' }

@@ -3,8 +3,9 @@ import { retold } from '../../bench/steps.ts'
 import type { DimensionSpec, Dimensions, Here } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
 import type { BrakeModel } from '../../brake/model.ts'
-import { wholeOr } from '../../brake/step.ts'
 import { linearPull } from '../../calculations/linear-pull.ts'
+import { GUIDE } from '../../features/guide-pipe/feature.ts'
+import { SCREW_READINGS } from '../../features/rim-dial/readings.ts'
 import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
 import { SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
@@ -12,9 +13,7 @@ import { rimModel } from '../rim/assemble.ts'
 import { RIM_DIMENSIONS } from '../rim/dimensions.ts'
 import { rimFamily } from '../rim/family.ts'
 import { length } from '../rim/parts.ts'
-import { SCREW_READINGS } from '../rim/readings/dial.ts'
 import { linearPullOutline } from './outline.ts'
-import { GUIDE_BOOT, GUIDE_PIPE } from './readings.ts'
 
 const ARM_DIMENSIONS: readonly DimensionSpec[] = [
   length('pivotSpacingMm', 'boss spacing', 80, 50, 120),
@@ -45,7 +44,8 @@ export const linearPullFamily: Family = rimFamily('boss', {
   title: 'linear-pull',
   dimensions: [...ARM_DIMENSIONS, ...SPRING_DIMENSIONS, ...RIM_DIMENSIONS],
   readings: [SCREW_READINGS.left, SCREW_READINGS.right],
-  seen: [GUIDE_PIPE, GUIDE_BOOT],
+  features: [GUIDE],
+  guided: true,
   steps: [
     retold('dead-first', {
       title: 'guide pipe hooked',
@@ -61,16 +61,6 @@ export const linearPullFamily: Family = rimFamily('boss', {
       more: 'The guide pipe hooked; nothing cracked where it hangs.',
       why: 'A dead brake is often just an unhooked guide pipe; a loose bolt undoes every setting.',
     }),
-    {
-      id: 'guide-boot',
-      station: 'match',
-      title: 'guide pipe hooked, its boot on',
-      say: 'Look at the guide pipe: in its slot, the slot whole, its boot on?',
-      why: 'A pipe out of its slot is a dead brake; the boot keeps dirt out.',
-      cautions: [],
-      done: { kind: 'in-window', readings: ['guidePipe', 'guideBoot'] },
-      when: wholeOr('swap:cable', 'confirm:axle-loosened'),
-    },
   ],
   worked({ dimensions: d, number }) {
     return {

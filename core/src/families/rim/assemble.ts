@@ -6,6 +6,9 @@ import type { Shape } from '../../brake/frame.ts'
 import type { Beyond, BrakeModel, Derived, PadArm } from '../../brake/model.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { limitsOf, type Windows } from '../../brake/window.ts'
+import { PAD_READINGS } from '../../features/pads/readings.ts'
+import { DIAL_READINGS } from '../../features/rim-dial/readings.ts'
+import { WHEEL_READINGS } from '../../features/rim-track/readings.ts'
 import { compileLinkage } from '../../linkages/compile.ts'
 import type { Arm, Linkage } from '../../mechanics/linkage.ts'
 import { RIM_BEDDING } from './adjusters.ts'
@@ -15,7 +18,6 @@ import { rimFrame } from './frame.ts'
 import { pull, RIM_INPUTS, RIM_READINGS, rimReadings, rimSqueeze, rimThrow } from './model.ts'
 import { disturbsRim, observeRim } from './observe.ts'
 import type { Outline, Pose } from './outline.ts'
-import { OWN_READINGS } from './readings.ts'
 import { centredCloser, PLAINLY_APART_MM, rimWindows } from './windows.ts'
 
 const padArm = ({ pivot, padFace }: Arm): PadArm => ({
@@ -23,7 +25,7 @@ const padArm = ({ pivot, padFace }: Arm): PadArm => ({
   upMm: padFace[1] - pivot[1],
 })
 
-const LIMITS = limitsOf([...COMMON_READINGS, ...OWN_READINGS])
+const LIMITS = limitsOf([...COMMON_READINGS, ...WHEEL_READINGS, ...PAD_READINGS, ...DIAL_READINGS])
 
 /** The gaps further apart than they may be: said where it is, as no single gap shows it. */
 const GAP_DIFFERENCE: Derived = {

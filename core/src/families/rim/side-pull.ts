@@ -1,6 +1,7 @@
 import { retold } from '../../bench/steps.ts'
 import type { Dimensions, Here, TraitSpec } from '../../brake/dimension.ts'
 import type { Family } from '../../brake/family.ts'
+import type { Feature } from '../../brake/feature.ts'
 import type { Shape } from '../../brake/frame.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import type { SeenSpec } from '../../brake/reading.ts'
@@ -39,6 +40,7 @@ const CABLE_SIDE_SEEN: SeenSpec = {
   id: 'cableSide',
   title: 'cable comes to',
   shorthand: 'cside',
+  standsOn: ['swap:brake'],
   how: 'From the saddle: which side of the caliper the cable comes to.',
   trait: 'cableSide',
   options: [
@@ -70,9 +72,6 @@ const DEAD_FIRST = retold('dead-first', {
       'See what holds it open: a cable’s head out of its pocket, a quick-release that does not stay shut. Put that right first.',
   },
 })
-
-/** What the side the cable comes to stands on. */
-const CABLE_SIDE_GRAPH = { 'reading:cableSide': ['swap:brake'] } as const
 
 const SHAPE = [
   'caliperReachMm',
@@ -166,7 +165,7 @@ function cableOnLeft(
   }
 }
 
-type Own = Pick<Family, 'id' | 'title' | 'dimensions' | 'fit'>
+type Own = Pick<Family, 'id' | 'title' | 'fit'> & Pick<Feature, 'dimensions'>
 
 /** A family of calipers whose cable pulls both arms together on one side: which side is asked, drawn and worked with. */
 export const sidePullFamily = (own: Own): Family =>
@@ -177,6 +176,5 @@ export const sidePullFamily = (own: Own): Family =>
       'Where it has a small lever at the caliper or at the brake lever, that opens it to take the wheel out; closed, it stands as it was handed over. Before riding, close it and squeeze hard: the lever must not come to the bar.',
     seen: [CABLE_SIDE_SEEN],
     steps: [CABLE_SIDE_STEP, DEAD_FIRST],
-    standsOn: CABLE_SIDE_GRAPH,
     worked: sidePullWorked,
   })

@@ -11,11 +11,11 @@ import {
   windowOf,
 } from '../../brake/window.ts'
 import type { Source } from '../../calculation/source.ts'
+import { WANTED_RUNOUT_MM } from '../../features/rim-track/readings.ts'
 import { bisect } from '../../mechanics/bisect.ts'
 import { fingerTravel } from '../../mechanics/lever.ts'
 import { BITE, biteSetting, DEFAULT_BITE, type RimThrow, WIDEST_GAP_MM } from './bite.ts'
 import { Q, RIM_INPUTS } from './model.ts'
-import { WANTED_RUNOUT_MM } from './readings/wheel.ts'
 
 /**
  * Half-widths, our choice, no source. What the school names is held as closely as a hand can set it; what only

@@ -1,5 +1,5 @@
 import { partOf, readSchool } from '../../brake/school.ts'
-import { routeOf } from '../../cable/route.ts'
+import { routeOf } from '../../features/cable/route.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import { CAUTIONS } from '../../reference/cautions.ts'
 import type { EntryBody } from '../../stand/entries.ts'

@@ -1,5 +1,5 @@
+import { checkRun } from '../../features/prove/runs.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
-import { checkRun } from '../../prove/runs.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Stand } from '../stand.ts'
 import { mayRide } from './riding.ts'

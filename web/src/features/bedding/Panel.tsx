@@ -1,4 +1,4 @@
-import { STOPS } from '@overhaul/core/families/disc/bedding'
+import { STOPS } from '@overhaul/core/features/disc-pads/bedding'
 import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Label } from '../../ui/words.tsx'

@@ -1,5 +1,5 @@
 import type { HousingEnd, RouteSegment } from '@overhaul/core/brake/route'
-import { routeOf } from '@overhaul/core/cable/route'
+import { routeOf } from '@overhaul/core/features/cable/route'
 import { lengthOf, mmOf } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useState } from 'react'

@@ -1,4 +1,4 @@
-import { leverWeightAt } from '@overhaul/core/cable/judge'
+import { leverWeightAt } from '@overhaul/core/features/cable/judge'
 import { Press } from '../../ui/Press.tsx'
 import { Complaint, Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'

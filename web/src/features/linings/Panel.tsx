@@ -1,5 +1,5 @@
 import { drumWear } from '@overhaul/core/calculations/drum'
-import { type ArmReading, liningsLast } from '@overhaul/core/families/drum/wear'
+import { type ArmReading, liningsLast } from '@overhaul/core/features/drum/wear'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { lastReading } from '@overhaul/core/stand/fold'

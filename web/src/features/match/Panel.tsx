@@ -1,5 +1,5 @@
 import type { Worked } from '@overhaul/core/calculation/calculation'
-import { leverMatchAt } from '@overhaul/core/match/judge'
+import { leverMatchAt } from '@overhaul/core/features/match/judge'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { showQuantity } from '@overhaul/core/stand/describe'

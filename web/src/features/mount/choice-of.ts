@@ -1,4 +1,4 @@
-import type { Plan } from '@overhaul/core/mount/plan'
+import type { Plan } from '@overhaul/core/features/mount/plan'
 
 export const canBeChosen = ({ state }: Plan): boolean => state === 'ready' || state === 'buy'
 

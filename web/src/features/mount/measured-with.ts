@@ -1,5 +1,5 @@
-import { measuredAt } from '@overhaul/core/mount/judge'
-import type { Measured } from '@overhaul/core/mount/measured'
+import { measuredAt } from '@overhaul/core/features/mount/judge'
+import type { Measured } from '@overhaul/core/features/mount/measured'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { Drafts } from '../../drafts/use-drafts.ts'
 

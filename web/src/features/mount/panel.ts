@@ -1,4 +1,4 @@
-import { boltMountOf, checkMeasured } from '@overhaul/core/mount/measured'
+import { boltMountOf, checkMeasured } from '@overhaul/core/features/mount/measured'
 import { definePanel } from '../define-panel.ts'
 import { isPlanned } from './is-planned.ts'
 import { measuredWith } from './measured-with.ts'

@@ -1,5 +1,5 @@
-import { routeOf } from '@overhaul/core/cable/route'
-import { reachAt } from '@overhaul/core/mount/judge'
+import { routeOf } from '@overhaul/core/features/cable/route'
+import { reachAt } from '@overhaul/core/features/mount/judge'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import { useOtherEnd } from '../../data/other-end.ts'
 import { Label, Read, Slate } from '../../ui/words.tsx'

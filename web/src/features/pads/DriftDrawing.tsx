@@ -1,5 +1,5 @@
-import { driftOutline } from '@overhaul/core/pads/drift-outline'
-import type { Drift } from '@overhaul/core/pads/pads'
+import { driftOutline } from '@overhaul/core/features/pads/drift-outline'
+import type { Drift } from '@overhaul/core/features/pads/pads'
 import { scaleLinear } from 'd3-scale'
 import { memo } from 'react'
 import { GhostShapes, type Scale, Shapes } from '../../drawing/paint.tsx'

@@ -1,5 +1,5 @@
-import { EDGE, padPathsAt } from '@overhaul/core/pads/judges'
-import { leavesTrack, type PadPath, startHeight } from '@overhaul/core/pads/pads'
+import { EDGE, padPathsAt } from '@overhaul/core/features/pads/judges'
+import { leavesTrack, type PadPath, startHeight } from '@overhaul/core/features/pads/pads'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { Fragment } from 'react'

@@ -1,5 +1,5 @@
 import type { Part } from '@overhaul/core/drawer/part'
-import { puttingOn, sparePads } from '@overhaul/core/pads/at-hand'
+import { puttingOn, sparePads } from '@overhaul/core/features/pads/at-hand'
 import { formatNumber, shownUnit } from '@overhaul/core/quantity/quantity'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
 import { useDrawer } from '../../data/drawer.ts'

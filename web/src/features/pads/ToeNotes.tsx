@@ -1,5 +1,5 @@
-import { toeShims } from '@overhaul/core/pads/at-hand'
-import { TOE_WINDOWS } from '@overhaul/core/pads/judges'
+import { toeShims } from '@overhaul/core/features/pads/at-hand'
+import { TOE_WINDOWS } from '@overhaul/core/features/pads/judges'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
 import { useDrawer } from '../../data/drawer.ts'

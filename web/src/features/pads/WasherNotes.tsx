@@ -1,4 +1,4 @@
-import { leanOverRims, washerStacks } from '@overhaul/core/pads/pads'
+import { leanOverRims, washerStacks } from '@overhaul/core/features/pads/pads'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
 import { useMedia } from '../../app/settings.ts'

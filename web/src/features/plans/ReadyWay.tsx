@@ -1,4 +1,4 @@
-import { wayName } from '@overhaul/core/mount/ways'
+import { wayName } from '@overhaul/core/features/mount/ways'
 import type { ReactNode } from 'react'
 import { Ends } from '../../ui/layout.ts'
 import { Read, Slate } from '../../ui/words.tsx'

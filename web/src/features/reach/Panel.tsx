@@ -1,5 +1,5 @@
 import type { Worked } from '@overhaul/core/calculation/calculation'
-import type { Reach } from '@overhaul/core/mount/reach'
+import type { Reach } from '@overhaul/core/features/mount/reach'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import styled from 'styled-components'

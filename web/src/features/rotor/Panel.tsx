@@ -1,7 +1,7 @@
 import { pullForTorque } from '@overhaul/core/calculations/torque-from-pull'
 import type { Part } from '@overhaul/core/drawer/part'
 import { starDetail } from '@overhaul/core/families/disc/drawings/rotor-change'
-import { ROTOR_NM, USUAL_BOLTS } from '@overhaul/core/families/disc/rotor-change'
+import { ROTOR_NM, USUAL_BOLTS } from '@overhaul/core/features/rotor/rotor-change'
 import { starOrder } from '@overhaul/core/families/disc/star'
 import { formatNumber, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
 import { showQuantity } from '@overhaul/core/stand/describe'

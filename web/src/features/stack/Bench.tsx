@@ -1,4 +1,4 @@
-import { plannedDetail } from '@overhaul/core/stack/drawings/planned'
+import { plannedDetail } from '@overhaul/core/features/stack/drawings/planned'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo } from 'react'
 import { useMedia } from '../../app/settings.ts'

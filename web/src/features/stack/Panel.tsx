@@ -1,4 +1,4 @@
-import type { Laid, StackPlan } from '@overhaul/core/stack/plan'
+import type { Laid, StackPlan } from '@overhaul/core/features/stack/plan'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { Mark } from '../../drawing/Mark.tsx'
 import { Row, Ruled } from '../../ui/layout.ts'

@@ -1,5 +1,5 @@
-import type { StackPlan } from '@overhaul/core/stack/plan'
-import { STACK_WAYS } from '@overhaul/core/stack/ways'
+import type { StackPlan } from '@overhaul/core/features/stack/plan'
+import { STACK_WAYS } from '@overhaul/core/features/stack/ways'
 
 /** Bracket and spacers as they are chosen: their cautions, and what is written. */
 export const choiceOf = ({ way, parts, figures }: StackPlan) => ({

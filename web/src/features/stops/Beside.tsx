@@ -1,5 +1,5 @@
-import { limitsFor, rulesBeside } from '@overhaul/core/prove/limits'
-import type { RunEntry } from '@overhaul/core/prove/runs'
+import { limitsFor, rulesBeside } from '@overhaul/core/features/prove/limits'
+import type { RunEntry } from '@overhaul/core/features/prove/runs'
 import { showWay } from '@overhaul/core/stand/describe'
 import { Fold } from '../../ui/Fold.tsx'
 import { Ruled } from '../../ui/layout.ts'

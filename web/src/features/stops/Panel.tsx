@@ -1,5 +1,5 @@
-import { type RunEntry, runsIn } from '@overhaul/core/prove/runs'
-import { verdictOf, WORTH_M } from '@overhaul/core/prove/verdict'
+import { type RunEntry, runsIn } from '@overhaul/core/features/prove/runs'
+import { verdictOf, WORTH_M } from '@overhaul/core/features/prove/verdict'
 import { parseNumber } from '@overhaul/core/quantity/number'
 import { parseQuantity } from '@overhaul/core/quantity/quantity'
 import { CAUTIONS } from '@overhaul/core/reference/cautions'

@@ -1,5 +1,5 @@
-import type { RunEntry } from '@overhaul/core/prove/runs'
-import type { verdictOf } from '@overhaul/core/prove/verdict'
+import type { RunEntry } from '@overhaul/core/features/prove/runs'
+import type { verdictOf } from '@overhaul/core/features/prove/verdict'
 import { showSpeed, showWay } from '@overhaul/core/stand/describe'
 import { Ruled } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'

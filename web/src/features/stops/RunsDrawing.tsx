@@ -1,4 +1,4 @@
-import { meanGiveOrTakeM, type Side, type Verdict } from '@overhaul/core/prove/verdict'
+import { meanGiveOrTakeM, type Side, type Verdict } from '@overhaul/core/features/prove/verdict'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { showSpeed, showWay } from '@overhaul/core/stand/describe'
 import { scaleLinear } from 'd3-scale'

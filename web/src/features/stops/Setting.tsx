@@ -1,4 +1,4 @@
-import { WORTH_M } from '@overhaul/core/prove/verdict'
+import { WORTH_M } from '@overhaul/core/features/prove/verdict'
 import { showWay } from '@overhaul/core/stand/describe'
 import { Row } from '../../ui/layout.ts'
 import { TextField } from '../../ui/TextField.tsx'

@@ -1,5 +1,5 @@
-import type { StopFit } from '@overhaul/core/prove/fit'
-import type { SpeedUnit } from '@overhaul/core/prove/series'
+import type { StopFit } from '@overhaul/core/features/prove/fit'
+import type { SpeedUnit } from '@overhaul/core/features/prove/series'
 import { type LengthUnit, unitOf } from '@overhaul/core/quantity/quantity'
 import { showSpeed, showWay } from '@overhaul/core/stand/describe'
 import { useRef, useState } from 'react'

@@ -1,4 +1,4 @@
-import type { StopFit } from '@overhaul/core/prove/fit'
+import type { StopFit } from '@overhaul/core/features/prove/fit'
 import { useState } from 'react'
 import { FileDrop } from '../../ui/FileDrop.tsx'
 import { Row } from '../../ui/layout.ts'

@@ -1,5 +1,5 @@
-import { gapOf, hasStraddle, straddleAt, straddleCurve, straddleFor, yokeFor } from '@overhaul/core/cable/straddle'
-import { MOST_HAND_N } from '@overhaul/core/match/lever-match'
+import { gapOf, hasStraddle, straddleAt, straddleCurve, straddleFor, yokeFor } from '@overhaul/core/features/cable/straddle'
+import { MOST_HAND_N } from '@overhaul/core/features/match/lever-match'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo, useState } from 'react'
 import { useMedia } from '../../app/settings.ts'

@@ -1,4 +1,4 @@
-import { hasStraddle } from '@overhaul/core/cable/straddle'
+import { hasStraddle } from '@overhaul/core/features/cable/straddle'
 import { definePanel } from '../define-panel.ts'
 
 export const panel = definePanel({

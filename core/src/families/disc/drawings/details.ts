@@ -1,7 +1,7 @@
 import { type Detail, type DetailAt, type DetailSpec, drawnAt } from '../../../brake/drawings.ts'
 import type { Shape } from '../../../brake/frame.ts'
 import { arc, box, figure, path, round } from '../../../brake/shapes.ts'
-import type { DiscKind } from '../kind.ts'
+import type { DiscKind } from '../../../features/disc-caliper/kind.ts'
 
 const SWING_TIMES = 12
 const THICK_TIMES = 6

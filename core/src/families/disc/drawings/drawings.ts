@@ -1,6 +1,6 @@
 import type { Drawings } from '../../../brake/drawings.ts'
-import { SEAT, STANDING } from '../../../stack/drawings/details.ts'
-import type { DiscKind } from '../kind.ts'
+import type { DiscKind } from '../../../features/disc-caliper/kind.ts'
+import { SEAT, STANDING } from '../../../features/stack/drawings/details.ts'
 import { PADS_IN, PADS_OUT } from './acts.ts'
 import { CHANGE_PICTURES } from './change-pictures.ts'
 import { discPads, HEIGHT, ROTOR } from './details.ts'

@@ -1,5 +1,5 @@
 import type { Drawings } from '../../../brake/drawings.ts'
-import { HUNG_DRAWINGS } from '../../../mount/drawings/drawings.ts'
+import { HUNG_DRAWINGS } from '../../../features/mount/drawings/drawings.ts'
 import { ARM_FREE, PIPE_HOOKED } from './acts.ts'
 import { FROM_ABOVE, ON_TRACK, WASHERS } from './pads.ts'
 import { CAM_PICTURES, GUIDE_PICTURES, RIM_PICTURES } from './pictures.ts'
