@@ -53,6 +53,9 @@ export type DoneWhen =
   | { readonly kind: 'dialled-in' }
   | { readonly kind: 'signed' }
 
+/** A verdict with the readings it is made from: said once, where it is judged. */
+export type Judged = Extract<DoneWhen, { readonly kind: 'judged' }>
+
 /** What decides which steps stand on a job’s sheet: where it hangs, what the job is for, what was found and what was moved. */
 export interface Circumstances extends Looked {
   readonly end: End

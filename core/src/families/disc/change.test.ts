@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { starOrder } from '../../features/rotor/star.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { readingMark } from '../../run-sheet/job.ts'
 import { circumstancesOf } from '../../run-sheet/status.ts'
@@ -7,7 +8,6 @@ import type { EntryBody } from '../../stand/entries.ts'
 import type { Hardware } from '../../stand/hardware.ts'
 import { confirm, seen, written } from '../../testing/stand.ts'
 import { firstRefusal, hardwareAfter, openJob } from '../../workshop/open.ts'
-import { starOrder } from './star.ts'
 
 const ASSISTED: Hardware = { family: 'disc-both-move', end: 'rear', dimensions: {} }
 const CARGO: Hardware = { family: 'disc-fixed-pad', end: 'front', dimensions: {} }

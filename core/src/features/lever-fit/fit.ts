@@ -1,6 +1,6 @@
 import type { Move } from '../../brake/adjuster.ts'
 import type { Looked, OnStand } from '../../brake/on-stand.ts'
-import type { Verdict } from '../../brake/step.ts'
+import type { Judged, Verdict } from '../../brake/step.ts'
 import type { Worked } from '../../calculation/calculation.ts'
 import { bladeAngle, leverageChange, reachScrew } from '../../calculations/lever-fit.ts'
 import { leverShift } from '../../calculations/lever-shift.ts'
@@ -208,7 +208,7 @@ function faultsOf(fit: LeverFit): readonly { readonly say: string; readonly reme
 }
 
 /** Whether the lever stands where this hand wants it. One that traps a knuckle is not called done. */
-export function judgeLeverPlace(at: OnStand): Verdict | undefined {
+function judgeLeverPlace(at: OnStand): Verdict | undefined {
   const fit = leverFitAt(at)
   if (!fit) return undefined
   if (!fit.ok) return { state: 'out', say: fit.error.message }
@@ -227,7 +227,7 @@ export function judgeLeverPlace(at: OnStand): Verdict | undefined {
 }
 
 /** Over grip and blade a hand spans no more than the public rule allows; a child’s less. */
-export function judgeOutside({ number, seen }: OnStand): Verdict | undefined {
+function judgeOutside({ number, seen }: OnStand): Verdict | undefined {
   const outside = number('leverOutside')
   if (outside === undefined) return undefined
   const most = seen('rider') === 'child' ? CHILD_OUTSIDE_MM : MOST_OUTSIDE_MM
@@ -241,7 +241,7 @@ export function judgeOutside({ number, seen }: OnStand): Verdict | undefined {
 }
 
 /** Carbon is clamped to its maker’s figure by a torque wrench, no exception. */
-export function judgeClamp({ seen }: Pick<OnStand, 'seen'>): Verdict | undefined {
+function judgeClamp({ seen }: Pick<OnStand, 'seen'>): Verdict | undefined {
   const [bar, way] = [seen('barMaterial'), seen('clampWay')]
   if (bar === undefined || way === undefined) return undefined
   return bar === 'carbon' && way !== 'figure'
@@ -270,4 +270,19 @@ export function leverMoves(fit: LeverFit, screw: ScrewEffect): readonly Move[] {
 export function leverMovesAt(at: OnStand, screw: ScrewEffect): readonly Move[] {
   const fit = leverFitAt(at)
   return fit?.ok ? leverMoves(fit.value, screw) : []
+}
+
+/** Each verdict with the readings it is made from. */
+export const OUTSIDE: Judged = { kind: 'judged', judge: judgeOutside, readings: ['leverOutside'] }
+export const LEVER_PLACE: Judged = {
+  kind: 'judged',
+  judge: judgeLeverPlace,
+  readings: ['fingersUsed', 'handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'leverReach'],
+  optional: ['throwWanted', 'shoulderHeight', 'barHeight', 'armLength', 'bladeAngle'],
+}
+export const CLAMP: Judged = {
+  kind: 'judged',
+  judge: judgeClamp,
+  readings: ['barMaterial', 'clampWay'],
+  optional: ['barShape'],
 }

@@ -26,15 +26,19 @@ export const HANDS: Readonly<Record<string, Hand>> = {
 export const MEASURED = 'measured'
 export const NOBODY = 'nobody'
 
+/** What is measured of a rider’s own hand: its breadth, its index finger, and where that bends. */
+export const HAND_MEASURES = ['handBreadth', 'fingerBreadth', 'creaseReach'] as const
+
 /** Whether the lever is set for a hand in this job. */
 export const forHand = ({ seen }: Pick<Looked, 'seen'>): boolean => (seen('rider') ?? NOBODY) !== NOBODY
 
 /** The hand this lever is set for: what was measured of it goes before the named one. Undefined while something is missing. */
 export function handAt({ seen, number }: Looked): Hand | undefined {
   const named = HANDS[seen('rider') ?? '']
-  const breadthMm = number('handBreadth') ?? named?.breadthMm
-  const fingerMm = number('fingerBreadth') ?? named?.fingerMm
-  const creaseMm = number('creaseReach') ?? named?.creaseMm
+  const [breadth, finger, crease] = HAND_MEASURES.map(number)
+  const breadthMm = breadth ?? named?.breadthMm
+  const fingerMm = finger ?? named?.fingerMm
+  const creaseMm = crease ?? named?.creaseMm
   return breadthMm === undefined || fingerMm === undefined || creaseMm === undefined
     ? undefined
     : { breadthMm, fingerMm, creaseMm }

@@ -7,15 +7,7 @@ import type { EntryBody } from '../../stand/entries.ts'
 import { walk } from '../../testing/hand.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../../testing/stand.ts'
 import { learntFrom, openJob, openStand } from '../../workshop/open.ts'
-import {
-  CHILD_OUTSIDE_MM,
-  judgeLeverPlace,
-  judgeOutside,
-  leverFitAt,
-  leverMoves,
-  leverPlaceAt,
-  MOST_OUTSIDE_MM,
-} from './fit.ts'
+import { CHILD_OUTSIDE_MM, LEVER_PLACE, leverFitAt, leverMoves, leverPlaceAt, MOST_OUTSIDE_MM, OUTSIDE } from './fit.ts'
 import { HANDS } from './hands.ts'
 import { BOOK_SCREW, learnScrew, sayScrew } from './screw.ts'
 
@@ -37,7 +29,7 @@ const fit = (bodies: readonly EntryBody[]) =>
   expectOk(leverFitAt(at(bodies)) ?? { ok: false, error: { code: '', field: '', message: 'missing' } })
 const place = (bodies: readonly EntryBody[]) =>
   expectOk(leverPlaceAt(at(bodies)) as NonNullable<ReturnType<typeof leverPlaceAt>>)
-const judge = (bodies: readonly EntryBody[]) => judgeLeverPlace(at(bodies))
+const judge = (bodies: readonly EntryBody[]) => LEVER_PLACE.judge(at(bodies))
 const lever = (amount: number): EntryBody => ({ kind: 'turn', adjuster: 'leverAlong', amount, unit: 'mm' })
 const screw = (amount: number): EntryBody => ({ kind: 'turn', adjuster: 'reachScrew', amount, unit: 'turn' })
 
@@ -179,7 +171,7 @@ describe('reach, angle, clamp', () => {
     expect(MOST_OUTSIDE_MM).toBeCloseTo(3.5 * 25.4, 0)
     expect(CHILD_OUTSIDE_MM).toBeCloseTo(3 * 25.4, 0)
     const outside = (mm: number, rider: string) =>
-      judgeOutside(expectOk(openJob(HARDWARE, written(seen('rider', rider), reading('leverOutside', mm)))))?.state
+      OUTSIDE.judge(expectOk(openJob(HARDWARE, written(seen('rider', rider), reading('leverOutside', mm)))))?.state
     expect([outside(89, 'medium'), outside(90, 'medium')]).toEqual(['well', 'out'])
     expect([outside(76, 'child'), outside(77, 'child')]).toEqual(['well', 'out'])
   })

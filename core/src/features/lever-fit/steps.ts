@@ -1,6 +1,6 @@
 import { type Circumstances, fitting, type StepSpec } from '../../brake/step.ts'
-import { judgeClamp, judgeLeverPlace, judgeOutside } from './fit.ts'
-import { forHand, MEASURED } from './hands.ts'
+import { CLAMP, LEVER_PLACE, OUTSIDE } from './fit.ts'
+import { forHand, HAND_MEASURES, MEASURED } from './hands.ts'
 
 const clampMoved = (here: Circumstances): boolean =>
   forHand(here) || here.happened(['confirm:lever-loosened', 'turn:leverAlong', 'swap:lever'])
@@ -17,7 +17,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     tools: ['caliper'],
     cautions: [],
     mayLeave: 'a small hand spans more than the public rule allows',
-    done: { kind: 'judged', judge: judgeOutside, readings: ['leverOutside'] },
+    done: OUTSIDE,
     when: leverNew,
   },
   {
@@ -41,7 +41,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     tools: ['caliper', 'rule'],
     cautions: [],
     maySkip: 'the lever is not set for this hand',
-    done: { kind: 'measured', readings: ['handBreadth', 'fingerBreadth', 'creaseReach'] },
+    done: { kind: 'measured', readings: HAND_MEASURES },
     when: ({ seen }) => seen('rider') === MEASURED,
   },
   {
@@ -56,12 +56,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     loosens: 'lever-loosened',
     maySkip: 'the lever stays where it is',
     mayLeave: 'the lever stands where it stood',
-    done: {
-      kind: 'judged',
-      judge: judgeLeverPlace,
-      readings: ['fingersUsed', 'handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'leverReach'],
-      optional: ['throwWanted', 'shoulderHeight', 'barHeight', 'armLength', 'bladeAngle'],
-    },
+    done: LEVER_PLACE,
     when: forHand,
   },
   {
@@ -85,7 +80,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
     more: 'To the maker’s figure; or firm, yet a crash turns the lever rather than snapping it. Carbon: torque wrench, no exception.',
     why: 'Both are schools; on carbon only one of them is.',
     cautions: ['carbon'],
-    done: { kind: 'judged', judge: judgeClamp, readings: ['barMaterial', 'clampWay'], optional: ['barShape'] },
+    done: CLAMP,
     when: clampMoved,
   },
 ]

@@ -29,11 +29,12 @@ export const COMMON_REACHES: readonly (readonly [number, number])[] = [
 
 const mm = (value: number) => `${Math.abs(value).toFixed(1)} mm`
 
+/** What says whether the pads reach: mount to track, and the ends of the brake’s slot. */
+export const REACH_MEASURES = ['trackReach', 'slotLow', 'slotHigh'] as const
+
 /** Undefined until the track and the brake’s slot are measured. Refuses an unknown bead seat diameter. */
 export function reachOf(measured: Measured, beadSeatMm: number, mount: Mount): Outcome<Reach> | undefined {
-  const track = measured.number('trackReach')
-  const slotMinMm = measured.number('slotLow')
-  const slotMaxMm = measured.number('slotHigh')
+  const [track, slotMinMm, slotMaxMm] = REACH_MEASURES.map(measured.number)
   if (track === undefined || slotMinMm === undefined || slotMaxMm === undefined) return undefined
   const change = reachChange.work({
     fromBsdMm: measured.number('beadFitted') ?? beadSeatMm,

@@ -5,6 +5,7 @@ import { fitting, type StepSpec, wholeOr, wholeSheet } from '../../brake/step.ts
 import { type MountBolt, mountTorque } from './bolt.ts'
 import { judgeReach } from './judge.ts'
 import { MOUNT_LENGTHS, MOUNT_LOOKED } from './measured.ts'
+import { REACH_MEASURES } from './reach.ts'
 import type { WayId } from './ways.ts'
 
 const DRILLED: ReadonlySet<string> = new Set<WayId>(['B', 'C', 'fork'])
@@ -28,7 +29,7 @@ const REACH: StepSpec = {
   done: {
     kind: 'judged',
     judge: judgeReach,
-    readings: ['trackReach', 'slotLow', 'slotHigh'],
+    readings: REACH_MEASURES,
     optional: ['beadFitted'],
   },
   when: fitting,

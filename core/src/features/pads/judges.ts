@@ -1,6 +1,6 @@
 import type { OnStand } from '../../brake/on-stand.ts'
 import type { SeenOption } from '../../brake/reading.ts'
-import type { DoneWhen, Verdict } from '../../brake/step.ts'
+import type { Judged, Verdict } from '../../brake/step.ts'
 import { isUnsafe, placedIn } from '../../brake/window.ts'
 import type { Outcome } from '../../outcome/outcome.ts'
 import { leverWeightAt } from '../cable/judge.ts'
@@ -215,8 +215,6 @@ function judgePadsBack(at: OnStand): Verdict | undefined {
   if (told?.remedy) return { state: 'out', say: told.say, remedy: told.remedy }
   return { state: 'well', say: told?.say ?? 'Both pads come back by themselves.' }
 }
-
-type Judged = Extract<DoneWhen, { readonly kind: 'judged' }>
 
 /** Each verdict with the readings it is made from. */
 export const PAD_MATCH: Judged = {

@@ -3,10 +3,10 @@ import { rangeOf } from '../../brake/dimension.ts'
 import type { Looked, OnStand } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Circumstances, StepSpec, Verdict } from '../../brake/step.ts'
-import { starOrder } from '../../families/disc/star.ts'
 import { TORQUES } from '../../reference/torques.ts'
 import { DISC_DIMENSIONS } from '../disc-caliper/dimensions.ts'
 import { leverMatchAt } from '../match/judge.ts'
+import { starOrder } from './star.ts'
 
 /** The work of changing a rotor. */
 export const ROTOR_WORK = {

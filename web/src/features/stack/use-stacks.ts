@@ -1,7 +1,7 @@
-import type { Job } from '@overhaul/core/run-sheet/job'
 import { missingOf, type StandsNow, standsNow } from '@overhaul/core/features/stack/measured'
 import { planStacks, type StackPlan } from '@overhaul/core/features/stack/plan'
 import { toBuy } from '@overhaul/core/features/stack/to-buy'
+import type { Job } from '@overhaul/core/run-sheet/job'
 import { useMemo } from 'react'
 import { oneLookedAt } from '../plans/picked.ts'
 import { useStock } from '../plans/use-stock.ts'

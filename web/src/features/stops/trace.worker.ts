@@ -1,7 +1,13 @@
-import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { BEGINS_MS, fitStop, indexAt, type Stop, type StopFit, stopsIn } from '@overhaul/core/features/prove/fit'
 import { type Pulses, pulsesOf, seriesOfPulses } from '@overhaul/core/features/prove/logger'
-import { type Read, type Series, type SpeedUnit, seriesOfRows, seriesOfTrack } from '@overhaul/core/features/prove/series'
+import {
+  type Read,
+  type Series,
+  type SpeedUnit,
+  seriesOfRows,
+  seriesOfTrack,
+} from '@overhaul/core/features/prove/series'
+import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { loggerLines } from '@overhaul/core/simulate/stop-run'
 import { expose } from 'comlink'
 

@@ -1,5 +1,5 @@
-import type { Outcome } from '@overhaul/core/outcome/outcome'
 import type { SpeedUnit } from '@overhaul/core/features/prove/series'
+import type { Outcome } from '@overhaul/core/outcome/outcome'
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { Stopped, Traced, TraceWorker } from './trace.worker.ts'

@@ -1,4 +1,11 @@
-import { gapOf, hasStraddle, straddleAt, straddleCurve, straddleFor, yokeFor } from '@overhaul/core/features/cable/straddle'
+import {
+  gapOf,
+  hasStraddle,
+  straddleAt,
+  straddleCurve,
+  straddleFor,
+  yokeFor,
+} from '@overhaul/core/features/cable/straddle'
 import { MOST_HAND_N } from '@overhaul/core/features/match/lever-match'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo, useState } from 'react'

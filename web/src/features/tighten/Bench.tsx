@@ -1,5 +1,6 @@
 import { shortFigure } from '@overhaul/core/bench/fasteners'
 import type { Frame } from '@overhaul/core/brake/frame'
+import { standingWalk } from '@overhaul/core/dial-in/belief'
 import { type FastenerStatus, fastenersOf } from '@overhaul/core/run-sheet/fasteners'
 import { showQuantity } from '@overhaul/core/stand/describe'
 import { useMemo } from 'react'
@@ -9,7 +10,6 @@ import type { HandleNote } from '../../drawing/annotations.tsx'
 import { BrakeDrawing } from '../../drawing/BrakeDrawing.tsx'
 import { STEP_SHAPES } from '../../drawing/Mark.tsx'
 import { scaleBar } from '../../drawing/ScaleBar.tsx'
-import { inputsNow } from '../../stand/view.ts'
 import type { BenchProps } from '../panels.ts'
 
 /** The brake with what holds it together called out in place of what is measured at it. */
@@ -34,7 +34,7 @@ const nothing = () => undefined
 export function Bench({ job, length }: BenchProps) {
   const { flipped } = useSettings()
   const narrow = useMedia(PHONE)
-  const frame = useMemo(() => heldBy(job.model.frame(inputsNow(job), { travelMm: 0, wheelDeg: 0 })), [job])
+  const frame = useMemo(() => heldBy(job.model.frame(standingWalk(job.belief).q, { travelMm: 0, wheelDeg: 0 })), [job])
   const notes = useMemo(() => fastenersOf(job).map(noteOf), [job])
   return (
     <BrakeDrawing

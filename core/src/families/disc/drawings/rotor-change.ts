@@ -1,7 +1,7 @@
 import { type Detail, type DetailAt, type DetailSpec, drawnAt } from '../../../brake/drawings.ts'
 import { arc, box, figure, path, round } from '../../../brake/shapes.ts'
 import type { Point } from '../../../calculation/calculation.ts'
-import { starOrder } from '../star.ts'
+import { starOrder } from '../../../features/rotor/star.ts'
 
 /** Middle of the rotor to its bolts, mm; drawn so, whatever the hub. */
 const CIRCLE_MM = 22
