@@ -7,7 +7,7 @@ import { compression } from 'vite-plugin-compression2'
 const server = `http://127.0.0.1:${process.env.OVERHAUL_PORT ?? 4117}`
 
 /** The rooms where every keystroke is drawn. Forms and tables tell what changed in objects of their own, which the compiler takes for the same. */
-const STAND = /\/web\/src\/(stand|tape|drawing|panels|ui\/(?!DataTable|FormField|FormRow))/
+const STAND = /\/web\/src\/(stand|tape|drawing|features|ui\/(?!DataTable|FormField|FormRow))/
 
 export default defineConfig({
   root: import.meta.dirname,

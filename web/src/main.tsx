@@ -6,9 +6,9 @@ import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode, Suspense } from 'react'
 import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, RouterProvider } from 'react-router'
+import { BrowserRouter, Route, Routes } from 'react-router'
 import { lazily } from './app/lazily.ts'
-import { NotFound } from './app/NotFound.tsx'
+import { Broken, NotFound } from './app/NotFound.tsx'
 import { Shell } from './app/Shell.tsx'
 import { startChanges } from './data/changes.ts'
 import { DRAWER, refreshDrawer } from './data/drawer.ts'
@@ -34,20 +34,10 @@ const ROOMS: Readonly<Record<string, Room>> = {
   '/handbook/:page?/:id?': () => import('./handbook/HandbookPage.tsx'),
 }
 
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    errorElement: <NotFound />,
-    HydrateFallback: () => null,
-    children: [
-      ...Object.entries(ROOMS).map(([path, load]) => ({
-        path,
-        lazy: async () => ({ Component: (await load()).default }),
-      })),
-      { path: '*', element: <NotFound /> },
-    ],
-  },
-])
+const ROUTES = Object.entries(ROOMS).map(([path, load]) => {
+  const Page = lazily(async () => (await load()).default)
+  return <Route key={path} path={path} element={<Page />} />
+})
 
 const QUIET_MS = 3000
 
@@ -69,7 +59,16 @@ if (root) {
     <StrictMode>
       <I18nProvider locale="en-US">
         <QueryClientProvider client={queryClient}>
-          <RouterProvider router={router} />
+          <BrowserRouter>
+            <Broken>
+              <Routes>
+                <Route element={<Shell />}>
+                  {ROUTES}
+                  <Route path="*" element={<NotFound />} />
+                </Route>
+              </Routes>
+            </Broken>
+          </BrowserRouter>
           <Suspense fallback={null}>
             <Notices />
           </Suspense>

@@ -3,6 +3,7 @@ import type { FastenerSpec } from '../brake/fastener.ts'
 import { type Kit, makeKit } from '../brake/kit.ts'
 import { LEVER_ADJUSTERS } from '../features/lever-fit/adjusters.ts'
 import { REACH_TURNED } from '../features/lever-fit/screw.ts'
+import { COMMON_ACTS } from './acts.ts'
 import { fastenerGraph, tickSteps } from './fasteners.ts'
 import { COMMON_READINGS, COMMON_SEEN } from './readings.ts'
 import { COMMON_STEPS } from './steps.ts'
@@ -16,6 +17,7 @@ const COMMON = {
   levers: LEVER_ADJUSTERS,
   apart: [REACH_TURNED],
   causes: COMMON_CAUSES,
+  acts: COMMON_ACTS,
   parts: partsIn,
   ticks: (fasteners: readonly FastenerSpec[]) => ({
     steps: tickSteps(fasteners),

@@ -40,13 +40,4 @@ export const COMMON_CAUSES: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.entries(SWAPPED).map(([part, says]) => [`swap:${part}`, says])),
   'confirm:wheel-seated': 'the wheel was seated again',
   'confirm:hard-squeezes': 'squeezed hard: cables settle and clamps slip',
-  'confirm:shoes-loosened': 'a shoe was loosened',
-  'confirm:anchor-loosened': 'the anchor was loosened',
-  'confirm:mount-loosened': 'the brake was loosened on its mount',
-  'confirm:lever-loosened': 'the lever clamp was loosened',
-  'confirm:straddle-loosened': 'the straddle’s anchor was loosened',
-  'confirm:bracket-loosened': 'the bracket was loosened',
-  'confirm:rotor-loosened': 'the rotor’s bolts were loosened',
-  'confirm:strap-loosened': 'the reaction arm’s strap was loosened',
-  'confirm:axle-loosened': 'the wheel’s fastening was loosened',
 }

@@ -1,33 +1,21 @@
-/** Acts of the bench that are no steps of the sheet: they may be logged at any time. */
+/** Squeezes of the bench, told by their count: no step of the sheet. */
 export const SQUEEZES = 'squeezes'
+/** After either the brake has settled. */
+export const SQUEEZING: ReadonlySet<string> = new Set([SQUEEZES, 'hard-squeezes'])
 
-const ACTS: Readonly<Record<string, string>> = {
-  [SQUEEZES]: 'squeezed',
-  'shoes-loosened': 'shoes loosened',
-  'anchor-loosened': 'anchor loosened',
-  'mount-loosened': 'brake loosened on its mount',
-  'lever-loosened': 'lever clamp loosened',
-  'straddle-loosened': 'straddle’s anchor loosened',
-  'bracket-loosened': 'bracket loosened',
-  'rotor-loosened': 'rotor bolts loosened',
-  'strap-loosened': 'reaction arm’s strap loosened',
-  'axle-loosened': 'wheel’s fastening loosened',
+/** Something loosened in a job: no step of the sheet, it may be told at any time. */
+export interface ActSpec {
+  readonly id: string
+  /** What is loose, as a word of the tape: `loose anchor`. */
+  readonly loosens: string
+  readonly title: string
+  /** As it is said where something must be looked at again. */
+  readonly cause: string
 }
 
-export const isBenchAct = (id: string): boolean => id in ACTS
-
-/** What can be said to be loose: the word of the tape and the act it logs. */
-export const LOOSENED: Readonly<Record<string, string>> = {
-  shoes: 'shoes-loosened',
-  anchor: 'anchor-loosened',
-  mount: 'mount-loosened',
-  lever: 'lever-loosened',
-  straddle: 'straddle-loosened',
-  bracket: 'bracket-loosened',
-  rotor: 'rotor-loosened',
-  strap: 'strap-loosened',
-  axle: 'axle-loosened',
-}
-
-/** The title of an act, or of a step by its kit. */
-export const actTitle = (id: string): string | undefined => ACTS[id]
+export const loosening = (loosens: string, title: string, cause: string): ActSpec => ({
+  id: `${loosens}-loosened`,
+  loosens,
+  title,
+  cause,
+})

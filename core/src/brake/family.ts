@@ -1,5 +1,6 @@
 import type { Worked } from '../calculation/calculation.ts'
 import type { Outcome } from '../outcome/outcome.ts'
+import type { ActSpec } from './acts.ts'
 import type { DimensionSpec, Dimensions, Here, TraitSpec } from './dimension.ts'
 import type { Drawings } from './drawings.ts'
 import type { FastenerSpec } from './fastener.ts'
@@ -48,6 +49,8 @@ export interface Family {
   readonly standsOn: Graph
   /** What holds it together, in the order the bench goes over it. */
   readonly fasteners: readonly FastenerSpec[]
+  /** What of it can be loosened in a job, beside what any brake has. */
+  readonly acts?: readonly ActSpec[]
   /** The readings of the dial-in that belong to Bite and to Centre, and what is seen beside them. */
   readonly dial: {
     readonly bite: readonly string[]

@@ -1,3 +1,4 @@
+import type { ActSpec } from './acts.ts'
 import type { DimensionSpec, TraitSpec } from './dimension.ts'
 import type { Family, Section, WorkSpec } from './family.ts'
 import type { FastenerSpec } from './fastener.ts'
@@ -20,6 +21,8 @@ export interface Feature {
   readonly steps?: readonly StepSpec[]
   readonly schools?: readonly SchoolSpec[]
   readonly fasteners?: readonly FastenerSpec[]
+  /** What of it can be loosened in a job. */
+  readonly acts?: readonly ActSpec[]
   readonly plans?: readonly PlanSpec[]
   /** What another feature’s readings and steps stand on besides, where this one is there. */
   readonly standsOn?: Graph
@@ -30,7 +33,17 @@ export interface Feature {
 }
 
 type Merged = Required<Feature>
-type Listed = 'dimensions' | 'traits' | 'works' | 'readings' | 'seen' | 'steps' | 'schools' | 'fasteners' | 'plans'
+type Listed =
+  | 'dimensions'
+  | 'traits'
+  | 'works'
+  | 'readings'
+  | 'seen'
+  | 'steps'
+  | 'schools'
+  | 'fasteners'
+  | 'acts'
+  | 'plans'
 const LISTED: readonly Listed[] = [
   'dimensions',
   'traits',
@@ -40,6 +53,7 @@ const LISTED: readonly Listed[] = [
   'steps',
   'schools',
   'fasteners',
+  'acts',
   'plans',
 ]
 
@@ -85,6 +99,7 @@ export function compose({ features, ...own }: Own): Family {
     steps: all('steps'),
     schools: all('schools'),
     fasteners: all('fasteners'),
+    acts: all('acts'),
     plans: all('plans'),
     standsOn: features.reduce<Graph>((graph, { standsOn }) => joined(graph, standsOn ?? {}), {}),
     causes: Object.assign({}, ...features.map(({ causes }) => causes)),

@@ -1,4 +1,4 @@
-import { actTitle, LOOSENED } from './acts.ts'
+import type { ActSpec } from './acts.ts'
 import type { AdjusterSpec } from './adjuster.ts'
 import type { Family } from './family.ts'
 import type { FastenerSpec } from './fastener.ts'
@@ -15,6 +15,7 @@ export interface Common {
   readonly seen: (family: Family) => readonly SeenSpec[]
   readonly steps: readonly StepSpec[]
   readonly causes: Readonly<Record<string, string>>
+  readonly acts: readonly ActSpec[]
   /** Parts that can be replaced at a brake on these grounds. */
   readonly parts: (grounds: Grounds) => readonly string[]
   /** What is moved at the lever beside what a family’s model has. */
@@ -45,6 +46,8 @@ export interface Kit {
   readonly fastener: (name: string) => FastenerSpec | undefined
   /** What can be loosened here: the word of the tape and the act it logs. */
   readonly loosenable: Readonly<Record<string, string>>
+  /** An act that loosens something, by its id. */
+  readonly act: (id: string) => ActSpec | undefined
   /** Parts that can be replaced here. */
   readonly parts: readonly string[]
   /** Ids of readings in working order: what is seen beside what is measured at the same station. */
@@ -81,10 +84,8 @@ function merged(common: readonly StepSpec[], own: readonly StepSpec[]): readonly
     const placed = common
       .filter((step) => step.station === id)
       .flatMap((step) => stands(here.find((each) => each.id === step.id) ?? step))
-    return here.reduce<readonly StepSpec[]>(
-      (all, step) => (all.includes(step) || all.some(({ id }) => id === step.id) ? all : [...all, ...stands(step)]),
-      placed,
-    )
+    const isBefore = ({ before }: StepSpec) => [...placed, ...here].some((each) => each.id === before)
+    return [...placed, ...here.filter((step) => !placed.includes(step) && !isBefore(step)).flatMap(stands)]
   })
 }
 
@@ -133,6 +134,8 @@ export function makeKit(common: Common, family: Family): Kit {
   )
   const grounds = groundsIn(standsOn, common.apart)
   const fastener = byId(family.fasteners)
+  const acts = [...common.acts, ...(family.acts ?? [])]
+  const act = byId(acts)
   const reading = byId(readings)
   const seeing = byId(seen)
   const step = byId(steps)
@@ -149,9 +152,14 @@ export function makeKit(common: Common, family: Family): Kit {
     levers: common.levers,
     fastener: (name) => fastener(name.trim().toLowerCase()),
     loosenable: Object.fromEntries(
-      Object.entries(LOOSENED).filter(([, act]) => grounds.unsettledBy(`confirm:${act}`).size > 0),
+      acts.filter(({ id }) => grounds.unsettledBy(`confirm:${id}`).size > 0).map(({ loosens, id }) => [loosens, id]),
     ),
-    causes: { ...common.causes, ...family.causes },
+    act,
+    causes: {
+      ...common.causes,
+      ...Object.fromEntries(acts.map(({ id, cause }) => [`confirm:${id}`, cause])),
+      ...family.causes,
+    },
     parts: common.parts(grounds),
     order: workingOrder(
       steps,
@@ -163,7 +171,7 @@ export function makeKit(common: Common, family: Family): Kit {
     title: (id) => (reading(id) ?? seeing(id))?.title ?? id,
     step,
     askedBy: (id) => asked.get(id) ?? [],
-    stepTitle: (id) => actTitle(id) ?? step(id)?.title ?? id,
+    stepTitle: (id) => (act(id) ?? step(id))?.title ?? id,
     gauges: (station) => gauges.get(station) ?? [],
     school: byId(family.schools),
     schoolAt: (part) => family.schools.find((school) => partOf(school) === part),

@@ -1,3 +1,4 @@
+import { SQUEEZING } from '../brake/acts.ts'
 import type { From } from '../brake/adjuster.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
@@ -24,8 +25,6 @@ export type Happening =
       readonly told: Observation
     }
 
-const SQUEEZED: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
-
 function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happening[] {
   if (entry.kind === 'turn') {
     const adjuster = model.adjusters.findIndex((each) => each.id === entry.adjuster)
@@ -33,7 +32,7 @@ function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happe
     if (adjuster < 0) return disturbed(model, `turn:${entry.adjuster}`)
     return [{ kind: 'turn', adjuster, amount: entry.amount, ...(from && { from: from.contact }) }]
   }
-  if (entry.kind === 'confirm' && SQUEEZED.has(entry.step)) return [{ kind: 'squeeze', times: entry.count ?? 10 }]
+  if (entry.kind === 'confirm' && SQUEEZING.has(entry.step)) return [{ kind: 'squeeze', times: entry.count ?? 10 }]
   if (entry.kind === 'reading') {
     const told = model.observe(entry.reading, entry.value, kit.reading(entry.reading))
     return told ? [{ kind: 'seen', entryId: entry.id, told }] : []

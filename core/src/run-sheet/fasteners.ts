@@ -32,6 +32,7 @@ export function fastenersOf(stand: Stand): readonly FastenerStatus[] {
     return step && stepStatus(step, stand, SETTLED)
   }
   const all = stand.state.confirmed[ALL]
+  const acts = Object.values(stand.kit.loosenable)
   return stand.fasteners
     .filter(({ stands }) => stands?.(stand) ?? true)
     .map((spec): FastenerStatus => {
@@ -45,7 +46,7 @@ export function fastenersOf(stand: Stand): readonly FastenerStatus[] {
       const answered = !tick && all?.status === 'current' && all.value ? 'done' : (by?.state ?? 'open')
       const state = standing && isNotTight(standing.value, spec, maker) ? 'out' : answered
       const instrument = standing?.entry.kind === 'torque' ? standing.entry.instrument : undefined
-      const loosens = spec.loosenedBy.find((fact) => fact.endsWith('-loosened'))?.replace('confirm:', '')
+      const loosens = acts.find((id) => spec.loosenedBy.includes(`confirm:${id}`))
       return {
         spec,
         state,

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { kitOf } from '../bench/kit.ts'
-import { isBenchAct } from '../brake/acts.ts'
 import type { Fact, Graph } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import { STATIONS } from '../brake/station.ts'
@@ -65,7 +64,7 @@ describe.each(FAMILIES.map((family) => [family.id, kitOf(family)] as const))('th
     const known = (fact: string) => {
       const [kind, id = ''] = fact.split(':')
       if (kind === 'reading') return kit.reading(id) !== undefined || kit.seeing(id) !== undefined
-      if (kind === 'confirm') return isBenchAct(id) || SHEETS.some((each) => each.step(id)?.done.kind === 'confirmed')
+      if (kind === 'confirm') return SHEETS.some((each) => each.act(id) || each.step(id)?.done.kind === 'confirmed')
       if (kind === 'torque') return kit.fastener(id)?.id === id
       return ['swap', 'turn', 'plan'].includes(kind ?? '')
     }

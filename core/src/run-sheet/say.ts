@@ -1,3 +1,4 @@
+import { SQUEEZING } from '../brake/acts.ts'
 import { oneLine } from '../stand/words.ts'
 import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
@@ -14,7 +15,7 @@ type Measuring = Act & { readonly kind: 'measure' }
 /** A turn since the last squeezes: the brake has not settled. */
 export function isUnsettled({ state }: Pick<Stand, 'state'>): boolean {
   const last = state.standing.findLast(
-    (entry) => entry.kind === 'turn' || (entry.kind === 'confirm' && entry.step.includes('squeezes')),
+    (entry) => entry.kind === 'turn' || (entry.kind === 'confirm' && SQUEEZING.has(entry.step)),
   )
   return last?.kind === 'turn'
 }

@@ -1,5 +1,4 @@
 import { WORK } from '../bench/work.ts'
-import { LOOSENED } from '../brake/acts.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import { asksFor, type Circumstances, type Say, type Step, type StepSpec } from '../brake/step.ts'
@@ -19,7 +18,11 @@ const UNSETTLED = { kind: 'no-setting', say: '' } as const
 
 const PARTS_OF_THE_RUN: readonly string[] = ['cable', 'housing', 'lever', 'brake']
 
-export function circumstancesOf({ here, number, seen, plan, schools, family, state }: Stand): Circumstances {
+/** The act of the bench that loosens this. */
+const loosenedAs = ({ loosenable }: Kit, what: string): readonly Fact[] =>
+  loosenable[what] === undefined ? [] : [`confirm:${loosenable[what]}`]
+
+export function circumstancesOf({ kit, here, number, seen, plan, schools, family, state }: Stand): Circumstances {
   const work = seen(WORK) ?? family.works[0]?.id ?? ''
   const swapped = (part: string) => state.standing.some((entry) => entry.kind === 'swap' && entry.part === part)
   const happened = (facts: readonly Fact[]) =>
@@ -37,7 +40,7 @@ export function circumstancesOf({ here, number, seen, plan, schools, family, sta
     cableAnew: work === 'fit' || PARTS_OF_THE_RUN.some(swapped),
     swapped,
     trait: (id) => here.traits[id],
-    loosened: (adjuster) => happened([`turn:${adjuster}`, `confirm:${LOOSENED[adjuster]}`]),
+    loosened: (what) => happened([`turn:${what}`, ...loosenedAs(kit, what)]),
     happened,
   }
 }

@@ -135,7 +135,7 @@ function changedLines(job: Job, naming: Naming): readonly string[] {
   const said = state.standing.flatMap((entry): readonly string[] => {
     if (entry.kind === 'swap') return kit.schoolAt(entry.part) ? [] : [describe(entry, naming)]
     if (entry.kind === 'plan') return [describe(entry, naming)]
-    return entry.kind === 'confirm' && entry.step.endsWith('-loosened') ? [describe(entry, naming)] : []
+    return entry.kind === 'confirm' && kit.act(entry.step) ? [describe(entry, naming)] : []
   })
   return [...new Set(said)].map(upper)
 }

@@ -1,3 +1,4 @@
+import { SQUEEZING } from '../brake/acts.ts'
 import type { Dimensions, Here } from '../brake/dimension.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { Practice, PracticeBrake, Shown } from '../brake/practice.ts'
@@ -11,12 +12,11 @@ export type PracticeReadings = Readonly<Record<string, number | string>>
 
 /** Turned at the lever: no part of the brake moves. */
 const AT_THE_LEVER: ReadonlySet<string> = new Set(['reachScrew', 'leverAlong'])
-const SQUEEZES: ReadonlySet<string> = new Set(['squeezes', 'hard-squeezes'])
 
 /** Entries by which the gauge was held to the brake, or the brake moved: after each the gauge shows a little else. */
 const heldOrMoved = (reads: readonly string[]) => (entry: Entry) =>
   entry.kind === 'turn' ||
-  (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) ||
+  (entry.kind === 'confirm' && SQUEEZING.has(entry.step)) ||
   (entry.kind === 'reading' && reads.includes(entry.reading))
 
 /** Each part of a practice bicycle has its own luck. */
@@ -28,7 +28,7 @@ function live(brake: StandIn, lived: readonly Entry[]): void {
     if (entry.kind === 'turn' && !AT_THE_LEVER.has(entry.adjuster))
       brake.turn(entry.adjuster, entry.amount, entry.from?.contact)
     if (entry.kind === 'confirm' && entry.step === 'shoes-centred') brake.settle?.()
-    if (entry.kind === 'confirm' && SQUEEZES.has(entry.step)) brake.squeeze(entry.count ?? 10)
+    if (entry.kind === 'confirm' && SQUEEZING.has(entry.step)) brake.squeeze(entry.count ?? 10)
   }
 }
 

@@ -1,3 +1,4 @@
+import { SQUEEZES } from '../brake/acts.ts'
 import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
@@ -101,8 +102,8 @@ export function describe(entry: EntryBody, naming: Naming): string {
       return lower(said) + (entry.endReached ? ', to its end' : '')
     }
     case 'confirm':
-      if (entry.step === 'squeezes') return `squeezed ${entry.count ?? 10} times`
-      if (entry.step.endsWith('-loosened')) return stepTitle(entry.step)
+      if (entry.step === SQUEEZES) return `squeezed ${entry.count ?? 10} times`
+      if (kit.act(entry.step)) return stepTitle(entry.step)
       return `${stepTitle(entry.step)}: ${entry.well === false ? 'no' : 'yes'}`
     case 'skip':
       return `skipped ${stepTitle(entry.step)}: ${entry.reason}`

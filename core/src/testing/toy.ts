@@ -48,7 +48,7 @@ const LEVER = { cableArmMm: 20, fingerArmMm: 80, reachMm: 60 }
 const RATIO = 2
 const WANTED = { usual: 0.6, wide: 1.2 } as const
 
-const model: BrakeModel = {
+export const toyModel: BrakeModel = {
   throw: { lever: LEVER, freePlayMm: 0.5, squeezeTensionN: 300, stiffnessNPerMm: 100, stretchTravelMm: 12 },
   inputs: [
     { id: 'clearance', title: 'clearance', mean: 1, sd: 0.6, lasting: false },
@@ -79,7 +79,7 @@ const model: BrakeModel = {
     y[1] = fingerTravel(LEVER, (q[1] as number) + RATIO * (y[0] as number))
   },
   slopes(q, y, jacobian) {
-    model.predict(q, y)
+    toyModel.predict(q, y)
     const open = (q[0] as number) > 0 ? 1 : 0
     jacobian.set([open, 0, open * fingerTravel(LEVER, RATIO), fingerTravel(LEVER, 1)])
   },
@@ -110,7 +110,7 @@ const model: BrakeModel = {
   torqueNm: (tensionN, frictionShare) => 0.3 * frictionShare * tensionN,
   frame(q, { travelMm, focus }) {
     const y = new Float64Array(2)
-    model.predict(q, y)
+    toyModel.predict(q, y)
     const clear = Math.max(0, (y[0] as number) * (1 - travelMm / Math.max(1, y[1] as number)))
     return {
       still: [{ kind: 'circle', role: 'cut', centre: [0, 0], radius: 40 }],
@@ -195,5 +195,5 @@ export const toyFamily: Family = {
   },
   dial: { bite: ['shoeBite'], centre: [], say: 'the clearance and the bite' },
   plans: [],
-  fit: () => ok(model),
+  fit: () => ok(toyModel),
 }

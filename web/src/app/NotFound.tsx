@@ -1,18 +1,36 @@
-import { useRouteError } from 'react-router'
+import { Component, type ReactNode } from 'react'
 
-/** A page that is not there, or one that broke: what happened, and the way back. */
-export function NotFound() {
-  const error = useRouteError()
+function Page({ title, children }: { title: string; children: ReactNode }) {
   return (
     <main style={{ padding: '40px 24px' }}>
       <title>Not found · Overhaul</title>
-      <h1>{error instanceof Error ? 'This page broke' : 'There is no such page'}</h1>
-      <p>
-        {error instanceof Error
-          ? `${error.message}. What was written is kept.`
-          : 'The address does not lead anywhere in the workshop.'}
-      </p>
+      <h1>{title}</h1>
+      <p>{children}</p>
       <a href="/">To the rack</a>
     </main>
   )
+}
+
+/** A page that is not there, and the way back. */
+export const NotFound = () => (
+  <Page title="There is no such page">The address does not lead anywhere in the workshop.</Page>
+)
+
+/** What happened where a page breaks, and the way back: only a class can catch it. */
+export class Broken extends Component<{ children: ReactNode }, { readonly error?: unknown }> {
+  override state: { readonly error?: unknown } = {}
+
+  static getDerivedStateFromError(error: unknown) {
+    return { error }
+  }
+
+  override render() {
+    const { error } = this.state
+    if (error === undefined) return this.props.children
+    return (
+      <Page title="This page broke">
+        {`${error instanceof Error ? error.message : String(error)}. What was written is kept.`}
+      </Page>
+    )
+  }
 }

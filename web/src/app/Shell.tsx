@@ -188,7 +188,9 @@ export function Shell() {
           <DoorPage />
         </Suspense>
       ) : (
-        <Outlet />
+        <Suspense fallback={null}>
+          <Outlet />
+        </Suspense>
       )}
     </Page>
   )

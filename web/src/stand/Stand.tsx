@@ -13,7 +13,6 @@ import { sayBad, sift } from '../drafts/drafts.ts'
 import { useDrafts } from '../drafts/use-drafts.ts'
 import { Hatches } from '../drawing/Hatches.tsx'
 import { Log } from '../tape/Log.tsx'
-import { Tape } from '../tape/Tape.tsx'
 import { Fold } from '../ui/Fold.tsx'
 import { dropNotice, notice, takeNotice } from '../ui/notices.ts'
 import { Press } from '../ui/Press.tsx'
@@ -25,7 +24,7 @@ import { NextPanel } from './next/NextPanel.tsx'
 import { OnBench } from './OnBench.tsx'
 import { practiceGaugeOf } from './practice-gauge.ts'
 import { RunLine } from './RunLine.tsx'
-import { Bench, Folded, Foot, LogLine, Message, Readings, Right, Room, Scroll } from './room.ts'
+import { Bench, Folded, Foot, LogLine, Message, Readings, Right, Room, Scroll, TapeToCome } from './room.ts'
 import { SeenBeside } from './SeenBeside.tsx'
 import { StationNotes } from './StationNotes.tsx'
 import { useBackCloses } from './use-back.ts'
@@ -34,6 +33,8 @@ import { toLine, useLanding } from './use-landing.ts'
 import { askedNow, lastMoved } from './view.ts'
 import { WorkSwitch } from './WorkSwitch.tsx'
 
+/** The act stands before the line that can write anything: its list of words is half as heavy as the rest. */
+const Tape = lazily(async () => (await import('../tape/Tape.tsx')).Tape)
 const Margin = lazily(async () => (await import('./covers.ts')).Margin)
 const KeyList = lazily(async () => (await import('./covers.ts')).KeyList)
 const LogList = lazily(async () => (await import('./covers.ts')).LogList)
@@ -262,17 +263,19 @@ export function Stand({ open }: { open: OpenJob }) {
             </Press>
           </Message>
         )}
-        <Tape
-          jobId={record.job.id}
-          job={job}
-          length={length}
-          input={tape}
-          check={open.check}
-          write={write}
-          onDone={toDrawing}
-          onEdit={() => setFault(undefined)}
-          onWords={() => setHelp('words')}
-        />
+        <Suspense fallback={<TapeToCome />}>
+          <Tape
+            jobId={record.job.id}
+            job={job}
+            length={length}
+            input={tape}
+            check={open.check}
+            write={write}
+            onDone={toDrawing}
+            onEdit={() => setFault(undefined)}
+            onWords={() => setHelp('words')}
+          />
+        </Suspense>
         <LogLine>
           <Log job={job} length={length} waiting={waiting} epoch={record.epoch} onPick={ask} />
           <Suspense fallback={null}>

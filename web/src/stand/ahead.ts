@@ -4,6 +4,7 @@ import { fetchPanels } from '../features/panels.ts'
 export const fetchParts = () =>
   Promise.all([
     fetchPanels(),
+    import('../tape/Tape.tsx'),
     import('./covers.ts'),
     import('./DetailBench.tsx'),
     import('./WrittenBy.tsx'),

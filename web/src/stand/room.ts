@@ -68,6 +68,11 @@ export const Foot = styled.footer`
     padding: 0 16px;
   }
 `
+/** As high as the tape, so that nothing moves when it comes. */
+export const TapeToCome = styled.div`
+  height: 53px;
+  border-bottom: 1px solid var(--rule);
+`
 export const LogLine = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto auto auto;

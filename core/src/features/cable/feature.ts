@@ -1,4 +1,5 @@
 import { anchor, fastener, M6 } from '../../bench/fasteners.ts'
+import { loosening } from '../../brake/acts.ts'
 import type { Section } from '../../brake/family.ts'
 import type { Feature } from '../../brake/feature.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
@@ -25,6 +26,7 @@ export const RIM_CABLE: Feature = { id: 'rim-cable', fasteners: [anchor('anchor-
 /** A straddle cable over a yoke, clamped at one of its ends. */
 export const STRADDLE: Feature = {
   id: 'straddle',
+  acts: [loosening('straddle', 'straddle’s anchor loosened', 'the straddle’s anchor was loosened')],
   fasteners: [
     fastener('anchor-rim', ['confirm:straddle-loosened'], {
       id: 'straddle anchor',

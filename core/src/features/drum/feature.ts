@@ -1,4 +1,5 @@
 import { MOVED, SHOES_LOOSE } from '../../bench/unsettled.ts'
+import { loosening } from '../../brake/acts.ts'
 import type { Feature } from '../../brake/feature.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import { drumWear } from '../../calculations/drum.ts'
@@ -42,6 +43,7 @@ export const DRUM: Feature = {
   schools: [DRUM_BITE],
   steps: DRUM_STEPS,
   fasteners: DRUM_HOLDS,
+  acts: [loosening('strap', 'reaction arm’s strap loosened', 'the reaction arm’s strap was loosened')],
   standsOn: {
     'confirm:wheel-seated': ['confirm:plate-off', ...SHOES_LOOSE],
     'reading:reserve': ['confirm:plate-on'],

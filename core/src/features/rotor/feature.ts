@@ -1,3 +1,4 @@
+import { loosening } from '../../brake/acts.ts'
 import type { Feature } from '../../brake/feature.ts'
 import { ROTOR_HOLDS } from './fasteners.ts'
 import { ROTOR_READINGS, ROTOR_SEEN, ROTOR_STEP } from './rotor.ts'
@@ -11,6 +12,7 @@ export const ROTOR: Feature = {
   seen: [...ROTOR_SEEN, ...CHANGE_SEEN],
   steps: [...ROTOR_BEFORE, ...ROTOR_STEPS, ROTOR_STEP],
   fasteners: ROTOR_HOLDS,
+  acts: [loosening('rotor', 'rotor bolts loosened', 'the rotor’s bolts were loosened')],
   standsOn: { 'confirm:wheel-seated': ['confirm:rotor-off'], 'reading:reserve': ['swap:rotor'] },
   causes: { 'confirm:rotor-off': 'the rotor was off' },
 }

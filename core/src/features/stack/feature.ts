@@ -1,4 +1,5 @@
 import { fastener, M6 } from '../../bench/fasteners.ts'
+import { loosening } from '../../brake/acts.ts'
 import type { Feature } from '../../brake/feature.ts'
 import { stackLines } from './lines.ts'
 import { STACK_PLAN } from './plan-spec.ts'
@@ -12,6 +13,7 @@ export const STACK: Feature = {
   seen: STACK_SEEN,
   steps: [STACK_NOTED, ...STACK_STEPS, BRACKET_TIGHT],
   plans: [STACK_PLAN],
+  acts: [loosening('bracket', 'bracket loosened', 'the bracket was loosened')],
   fasteners: [
     fastener('bracket', ['confirm:bracket-loosened'], {
       id: 'bracket bolts',

@@ -1,4 +1,4 @@
-import { isBenchAct, SQUEEZES } from '../../brake/acts.ts'
+import { SQUEEZES } from '../../brake/acts.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Stand } from '../stand.ts'
@@ -7,21 +7,17 @@ import type { Held } from '../step-state.ts'
 
 /** A step of this job’s sheet, or an act of the bench, that is told by hand. */
 export function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<EntryBody> {
-  if (isBenchAct(id) && entry.kind === 'confirm') {
-    const { loosenable } = stand.kit
-    return id === SQUEEZES || Object.values(loosenable).includes(id)
-      ? ok(entry)
-      : refuse(
-          'unknown-step',
-          'step',
-          `A ${stand.family.title} brake has nothing of “${id}”. Accepted: ${Object.values(loosenable).join(', ')}.`,
-        )
-  }
+  const acts = Object.values(stand.kit.loosenable)
+  if (entry.kind === 'confirm' && (id === SQUEEZES || acts.includes(id))) return ok(entry)
   const step = stand.kit.step(id)
   const here = stepsOn(stand)
   if (!step || step.done.kind === 'signed') {
     const known = stand.kit.steps.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
-    return refuse('unknown-step', 'step', `There is no step “${id}”. Accepted: ${known.join(', ')}.`)
+    return refuse(
+      'unknown-step',
+      'step',
+      `A ${stand.family.title} brake has no step “${id}”. Accepted: ${[...known, ...acts].join(', ')}.`,
+    )
   }
   if (!here.some((each) => each.id === id)) {
     const known = here.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
