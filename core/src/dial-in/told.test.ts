@@ -3,8 +3,9 @@ import { expectOk } from '../outcome/outcome.ts'
 import { tellNext } from '../run-sheet/told.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
+import { firstRefusal } from '../testing/refusal.ts'
 import { written } from '../testing/stand.ts'
-import { firstRefusal, openJob } from '../workshop/open.ts'
+import { openJob } from '../workshop/open.ts'
 
 const TWO: Hardware = { family: 'disc-two-adjusters', end: 'front', dimensions: {} }
 const FIXED: Hardware = { family: 'disc-fixed-pad', end: 'front', dimensions: {} }

@@ -5,7 +5,8 @@ import type { Job } from '../run-sheet/job.ts'
 import { practiceGauge } from '../simulate/practice.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
-import { firstRefusal, openJob } from '../workshop/open.ts'
+import { openJob } from '../workshop/open.ts'
+import { firstRefusal } from './refusal.ts'
 
 /** A hand that does as the sheet says, on a simulated brake: for walking a whole run sheet in a test. */
 export interface Walk {

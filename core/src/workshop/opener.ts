@@ -54,19 +54,6 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
     return { stand }
   }
 
-  /** The first of some entries that may not be written to a log. Undefined where all may. */
-  function firstRefusal(
-    hardware: Hardware,
-    log: readonly Entry[],
-    incoming: readonly Entry[],
-    learnt: Learnt,
-  ): { readonly index: number; readonly error: Fault } | undefined {
-    const stand = openStand(hardware, log)
-    if (!stand.ok) return { index: 0, error: stand.error }
-    const judged = admitAll(stand.value, incoming, learnt)
-    return 'error' in judged ? judged : undefined
-  }
-
   /** Hardware of a family there is. Refuses an unknown family, dimension or trait, and a geometry that cannot brake. */
   function checkHardware(hardware: Hardware): Outcome<{ family: Family; model: BrakeModel }> {
     const family = find(hardware.family)
@@ -95,5 +82,5 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
     }, figured)
   }
 
-  return { openStand, openJob, learntFrom, admitAll, firstRefusal, checkHardware, hardwareAfter }
+  return { openStand, openJob, learntFrom, admitAll, checkHardware, hardwareAfter }
 }

@@ -1,13 +1,13 @@
-import type { Fault } from '@overhaul/core/outcome/outcome'
-import type { Job } from '@overhaul/core/run-sheet/job'
+import { type Fault, ok } from '@overhaul/core/outcome/outcome'
+import { type Job, workOut } from '@overhaul/core/run-sheet/job'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import { onlyFamily } from '@overhaul/core/workshop/load'
 import { openerOf } from '@overhaul/core/workshop/opener'
 import { useMemo } from 'react'
 import { useSettings } from '../app/settings.ts'
 import type { JobRecord } from './api.ts'
+import { holdStand, standWith } from './held-stand.ts'
 import { deviceId, newId } from './ids.ts'
-import { mergeEntries } from './merge.ts'
 import { isHeldBack, put, useOutbox, type Waiting } from './outbox.ts'
 import { useFamily, useJobRecord } from './queries.ts'
 import { useJobStream } from './stream.ts'
@@ -45,17 +45,18 @@ export function useJob(jobId: string): JobState {
 
   const waiting = useMemo(() => outbox.filter((each) => each.jobId === jobId), [outbox, jobId])
   const learnt = useMemo(() => (opener ? opener.learntFrom(record?.visits ?? []) : {}), [opener, record?.visits])
-  const entries = useMemo(
-    () =>
-      mergeEntries(
-        record?.entries ?? [],
-        waiting.flatMap((each) => (each.refused || isHeldBack(each, waiting) ? [] : [each.entry])),
-      ),
-    [record?.entries, waiting],
-  )
+  const hold = useMemo(() => opener && holdStand(opener.openStand), [opener])
+  const stand = useMemo(() => {
+    if (!record || !hold) return undefined
+    const known = new Set(record.entries.map(({ id }) => id))
+    const ahead = waiting.flatMap((each) =>
+      each.refused || isHeldBack(each, waiting) || known.has(each.entry.id) ? [] : [each.entry],
+    )
+    return standWith(hold(record.hardware, record.entries), ahead)
+  }, [record, hold, waiting])
   const worked = useMemo(
-    () => record && opener?.openJob(record.hardware, entries, learnt),
-    [record, opener, entries, learnt],
+    () => (stand?.ok ? ok({ stand: stand.value, job: workOut(stand.value, learnt) }) : stand),
+    [stand, learnt],
   )
 
   if (query.error && !record) return { status: 'failed', error: query.error }
@@ -63,7 +64,7 @@ export function useJob(jobId: string): JobState {
   if (family.error) return { status: 'failed', error: family.error }
   if (!record || !opener || !worked) return { status: 'loading' }
   if (!worked.ok) return { status: 'failed', error: new Error(worked.error.message) }
-  const job = worked.value
+  const { job, stand: from } = worked.value
 
   const make = (bodies: readonly EntryBody[]): readonly Entry[] =>
     bodies.map(
@@ -76,10 +77,14 @@ export function useJob(jobId: string): JobState {
         basedOn: job.state.lastSeq,
       }),
     )
-  const check = (bodies: readonly EntryBody[]) => opener.firstRefusal(record.hardware, entries, make(bodies), learnt)
+  const refusal = (made: readonly Entry[]): Refusal | undefined => {
+    const judged = opener.admitAll(from, made, learnt)
+    return 'error' in judged ? judged : undefined
+  }
+  const check = (bodies: readonly EntryBody[]) => refusal(make(bodies))
   const write = (bodies: readonly EntryBody[]): Fault | undefined => {
     const made = make(bodies)
-    const refused = opener.firstRefusal(record.hardware, entries, made, learnt)
+    const refused = refusal(made)
     if (refused) return refused.error
     put(jobId, made, record.epoch).catch((error) => console.error(error))
     return undefined

@@ -6,8 +6,9 @@ import { readingMark } from '../../run-sheet/job.ts'
 import { circumstancesOf } from '../../run-sheet/status.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Hardware } from '../../stand/hardware.ts'
+import { firstRefusal } from '../../testing/refusal.ts'
 import { confirm, seen, written } from '../../testing/stand.ts'
-import { firstRefusal, hardwareAfter, openJob } from '../../workshop/open.ts'
+import { hardwareAfter, openJob } from '../../workshop/open.ts'
 
 const ASSISTED: Hardware = { family: 'disc-both-move', end: 'rear', dimensions: {} }
 const CARGO: Hardware = { family: 'disc-fixed-pad', end: 'front', dimensions: {} }

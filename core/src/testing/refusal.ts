@@ -1,0 +1,18 @@
+import type { Learnt } from '../dial-in/layout.ts'
+import type { Fault } from '../outcome/outcome.ts'
+import type { Entry } from '../stand/entries.ts'
+import type { Hardware } from '../stand/hardware.ts'
+import { admitAll, openStand } from '../workshop/open.ts'
+
+/** The first of some entries that may not be written to a log. Undefined where all may. */
+export function firstRefusal(
+  hardware: Hardware,
+  log: readonly Entry[],
+  incoming: readonly Entry[],
+  learnt: Learnt,
+): { readonly index: number; readonly error: Fault } | undefined {
+  const stand = openStand(hardware, log)
+  if (!stand.ok) return { index: 0, error: stand.error }
+  const judged = admitAll(stand.value, incoming, learnt)
+  return 'error' in judged ? judged : undefined
+}
