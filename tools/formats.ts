@@ -3,6 +3,7 @@ import type { Family } from '@overhaul/core/brake/family'
 import { adjustersOf } from '@overhaul/core/brake/kit'
 import { STATIONS } from '@overhaul/core/brake/station'
 import { ROTOR_READINGS, ROTOR_STEP } from '@overhaul/core/features/rotor/rotor'
+import { KINDS } from '@overhaul/core/outcome/kinds'
 import { expectOk } from '@overhaul/core/outcome/outcome'
 import { formatNumber, UNITS } from '@overhaul/core/quantity/quantity'
 import { FAMILIES, fitFamily } from '@overhaul/core/workshop/families'
@@ -87,6 +88,16 @@ const TABLES: Readonly<Record<string, string>> = {
       stationTitle(station),
       title,
       whose(families),
+    ]),
+  ),
+  refusals: table(
+    ['kind', 'codes'],
+    (['wrong', 'missing', 'conflict'] as const).map((kind) => [
+      code(kind),
+      Object.entries(KINDS)
+        .flatMap(([each, of]) => (of === kind ? [code(each)] : []))
+        .sort()
+        .join(' '),
     ]),
   ),
   adjusters: table(

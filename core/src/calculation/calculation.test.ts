@@ -21,7 +21,7 @@ const everyKind = defineCalculation({
   sources: [{ kind: 'our-choice', title: 'Made for this test' }],
   example: { length: 1, at: [0, 0], washers: [] },
   run({ length, times, extra = 0, at, washers, mount }) {
-    if (at[0] < 0) return refuse('behind', 'at', `at is ${at}. Accepted: in front.`)
+    if (at[0] < 0) return refuse('out-of-range', 'at', `at is ${at}. Accepted: in front.`)
     return ok({
       total: length * times + extra + washers.reduce((sum, each) => sum + each, 0),
       hangs: mount === 'above',
@@ -52,7 +52,7 @@ describe('a declared calculation', () => {
     [{ ...good, times: 0 }, 'out-of-range', 'times', 'at least 1'],
     [{ ...good, at: [1] }, 'not-a-point', 'at', '[x, y]'],
     [{ ...good, at: 'here' }, 'not-a-list', 'at', 'here'],
-    [{ ...good, at: [-1, 0] }, 'behind', 'at', 'in front'],
+    [{ ...good, at: [-1, 0] }, 'out-of-range', 'at', 'in front'],
     [{ ...good, washers: [1, -1] }, 'out-of-range', 'washers', '-1'],
     [{ ...good, washers: [1, 'two'] }, 'not-a-number', 'washers', 'two'],
     [{ ...good, mount: 'below' }, 'not-a-choice', 'mount', 'above, boss'],
@@ -72,6 +72,6 @@ describe('a declared calculation', () => {
 
   it('an outcome known to be good gives its value, a bad one throws its sentence', () => {
     expect(expectOk(ok(4))).toBe(4)
-    expect(() => expectOk(refuse('no', 'x', 'Not so.'))).toThrow('no (x): Not so.')
+    expect(() => expectOk(refuse('invalid', 'x', 'Not so.'))).toThrow('invalid (x): Not so.')
   })
 })

@@ -1,8 +1,8 @@
-import { kindOf, type RefusalKind } from './kinds.ts'
+import { type Code, kindOf, type RefusalKind } from './kinds.ts'
 
 /** What went wrong, in words a mechanic understands: a stable code, its kind, the field at fault and one sentence. */
 export interface Fault {
-  readonly code: string
+  readonly code: Code
   readonly kind?: RefusalKind
   readonly field: string
   readonly message: string
@@ -13,7 +13,7 @@ export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly o
 
 export const ok = <T>(value: T): Outcome<T> => ({ ok: true, value })
 
-export const refuse = (code: string, field: string, message: string): Outcome<never> => ({
+export const refuse = (code: Code, field: string, message: string): Outcome<never> => ({
   ok: false,
   error: { code, kind: kindOf(code), field, message },
 })

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Code } from '@overhaul/core/outcome/kinds'
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express'
 import staticGzip from 'express-static-gzip'
 import { bicycleRoutes } from '../bicycles/bicycles.ts'
@@ -26,7 +27,9 @@ import { VERSION } from './version.ts'
 const MOST_BODY = '256kb'
 
 /** What is wrong with a request itself, by the kind the parser or the router gives it. */
-const REQUESTS: Readonly<Record<string, readonly [code: string, field: string, message: string]>> = {
+type Refused = readonly [code: Code, field: string, message: string]
+
+const REQUESTS: Readonly<Record<string, Refused>> = {
   'entity.parse.failed': ['broken-json', 'body', 'The body is not JSON. Nothing was written.'],
   'entity.too.large': [
     'too-large',
@@ -45,11 +48,12 @@ const REQUESTS: Readonly<Record<string, readonly [code: string, field: string, m
 function clientFault(error: unknown): HttpFault | undefined {
   const { status, type, message } = error as { status?: unknown; type?: unknown; message?: unknown }
   if (typeof status !== 'number' || status < 400 || status > 499) return undefined
-  const [code, field, say] = REQUESTS[String(type)] ?? [
+  const unread: Refused = [
     'bad-request',
     'request',
     `The request could not be read (${String(message)}). Nothing was written.`,
   ]
+  const [code, field, say] = REQUESTS[String(type)] ?? unread
   return new HttpFault(status, { code, field, message: say })
 }
 

@@ -1,4 +1,4 @@
-import { kindOf } from '@overhaul/core/outcome/kinds'
+import { type Code, kindOf } from '@overhaul/core/outcome/kinds'
 import type { Fault, Outcome } from '@overhaul/core/outcome/outcome'
 
 /** A fault on its way to the client, with the status it travels under. */
@@ -11,7 +11,7 @@ export class HttpFault extends Error {
   }
 }
 
-export const notFound = (code: string, field: string, message: string): HttpFault =>
+export const notFound = (code: Code, field: string, message: string): HttpFault =>
   new HttpFault(404, { code, field, message })
 
 /** The status a kind of refusal travels under. */

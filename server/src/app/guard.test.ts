@@ -42,6 +42,6 @@ describe('who is answered', () => {
 
   it('lists IPv4 addresses only', () => {
     for (const address of networkAddresses()) expect(address).toMatch(/^\d+\.\d+\.\d+\.\d+$/)
-    expect(new HttpFault(403, { code: 'x', field: 'y', message: 'Z.' }).message).toBe('Z.')
+    expect(new HttpFault(403, { code: 'invalid', field: 'y', message: 'Z.' }).message).toBe('Z.')
   })
 })

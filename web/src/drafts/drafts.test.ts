@@ -89,7 +89,7 @@ describe('drafts saved together', () => {
 
   it('what goes before them and is refused stops them all', () => {
     const squeezed = { kind: 'confirm', step: 'squeezes', count: 10 } as const
-    const ended = { index: 0, error: { code: 'ended', field: '', message: 'The job is released.' } }
+    const ended = { index: 0, error: { code: 'job-released' as const, field: '', message: 'The job is released.' } }
     expect(sift(readDrafts(KIT, typed, 'mm'), [squeezed], () => ended)).toMatchObject({
       ready: [],
       stopped: ended.error,

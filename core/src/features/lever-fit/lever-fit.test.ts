@@ -26,7 +26,7 @@ const along = (clampAt: number, reach = 60): readonly EntryBody[] => [
 ]
 const at = (bodies: readonly EntryBody[]) => expectOk(openStand(HARDWARE, written(...bodies)))
 const fit = (bodies: readonly EntryBody[]) =>
-  expectOk(leverFitAt(at(bodies)) ?? { ok: false, error: { code: '', field: '', message: 'missing' } })
+  expectOk(leverFitAt(at(bodies)) ?? { ok: false, error: { code: 'missing', field: '', message: 'missing' } })
 const place = (bodies: readonly EntryBody[]) =>
   expectOk(leverPlaceAt(at(bodies)) as NonNullable<ReturnType<typeof leverPlaceAt>>)
 const judge = (bodies: readonly EntryBody[]) => LEVER_PLACE.judge(at(bodies))

@@ -9,7 +9,9 @@ const measured = (numbers: Record<string, number>, seen: Record<string, string> 
   seen: (id) => seen[id],
 })
 const reach = (numbers: Record<string, number>, bead = 622, mount: 'centre-bolt' | 'boss' = 'centre-bolt') =>
-  expectOk(reachOf(measured(numbers), bead, mount) ?? { ok: false, error: { code: '', field: '', message: 'missing' } })
+  expectOk(
+    reachOf(measured(numbers), bead, mount) ?? { ok: false, error: { code: 'missing', field: '', message: 'missing' } },
+  )
 
 describe('will the pads reach?', () => {
   // ISO 5775-1: 630 to 622 is 8 mm less across, so a caliper reaches 4 mm further down.
