@@ -7,8 +7,8 @@ export type RefusalKind = 'wrong' | 'missing' | 'conflict'
 /** Every code of a refusal, and its kind. Codes are stable: added, never renamed. docs/formats.md lists them with what they mean. */
 export const KINDS = {
   'bad-file': 'wrong',
-  'brake-elsewhere': 'wrong',
-  'brake-retired': 'wrong',
+  'brake-elsewhere': 'conflict',
+  'brake-retired': 'conflict',
   'broken-json': 'wrong',
   'cannot-listen': 'wrong',
   'code-twice': 'wrong',
@@ -56,7 +56,7 @@ export const KINDS = {
   'reason-missing': 'wrong',
   'self-locking': 'wrong',
   starting: 'wrong',
-  taken: 'wrong',
+  taken: 'conflict',
   'time-backwards': 'wrong',
   'too-coarse': 'wrong',
   'too-fast': 'wrong',
@@ -67,7 +67,7 @@ export const KINDS = {
   'too-short': 'wrong',
   'unknown-adjuster': 'wrong',
   'unknown-bead-seat': 'wrong',
-  'unknown-calculation': 'wrong',
+  'unknown-calculation': 'missing',
   'unknown-caution': 'wrong',
   'unknown-dimension': 'wrong',
   'unknown-entry': 'wrong',
