@@ -1,7 +1,7 @@
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { Step, StepSpec } from '../brake/step.ts'
-import type { Established } from '../stand/fold.ts'
+import type { Established } from '../stand/draft.ts'
 import type { Stand } from './stand.ts'
 import type { At } from './step-state.ts'
 

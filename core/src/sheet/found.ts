@@ -1,7 +1,7 @@
 import type { UnitId } from '../quantity/quantity.ts'
 import type { Job } from '../run-sheet/job.ts'
-import { decimalsOf } from '../stand/describe.ts'
 import type { Entry } from '../stand/entries.ts'
+import { decimalsOf } from '../stand/show.ts'
 
 /** A reading as it was before anything was done to the brake, and as it stood last; numbers in the reading’s own unit. */
 export interface Before {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { KIT, MODEL, reading, turn, written } from '../testing/stand.ts'
-import { describe as say, sayTurn, showParts, showQuantity, showReading } from './describe.ts'
+import { describe as say } from './describe.ts'
 import type { EntryBody } from './entries.ts'
+import { sayTurn, showParts, showQuantity, showReading } from './show.ts'
 
 const spoken = (entry: EntryBody, length: 'mm' | 'in' = 'mm') => say(entry, { kit: KIT, model: MODEL, length })
 const adjuster = (id: string) => MODEL.adjusters.find((each) => each.id === id) as (typeof MODEL.adjusters)[number]

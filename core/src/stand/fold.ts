@@ -1,24 +1,14 @@
-import { tickOf } from '../brake/fastener.ts'
 import type { Fact } from '../brake/graph.ts'
 import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Span } from '../brake/reading.ts'
 import type { RouteSegment } from '../brake/route.ts'
-import { type ChosenSchool, type ChosenSchools, readSchool, usualSchools } from '../brake/school.ts'
+import { type ChosenSchools, usualSchools } from '../brake/school.ts'
 import { type AdjusterState, adjustersIn, moved, untouched } from './adjusters.ts'
+import type { Draft, Ending, Established } from './draft.ts'
 import type { Entry, EntryBody, EntryOf } from './entries.ts'
+import { kindOf } from './kinds.ts'
 import { inOrder, overtakers, strikes, unseenBy } from './log-order.ts'
-
-export type FactStatus = 'current' | 'recheck'
-
-/** Something once established, and whether it still stands. */
-export interface Established<V> {
-  readonly value: V
-  readonly entry: Entry
-  readonly status: FactStatus
-  /** What has happened since that calls for another look. */
-  readonly cause?: string
-}
 
 export interface FoldedEntry {
   readonly entry: Entry
@@ -57,17 +47,8 @@ export interface StandState {
   readonly closed: EntryOf<'close'> | undefined
 }
 
-export type Ending = EntryOf<'release'> | EntryOf<'close'>
-
 /** What an entry establishes or shakes. */
-export const factOf = (entry: EntryBody): Fact | undefined => {
-  if (entry.kind === 'reading') return `reading:${entry.reading}`
-  if (entry.kind === 'confirm') return `confirm:${entry.step}`
-  if (entry.kind === 'turn') return `turn:${entry.adjuster}`
-  if (entry.kind === 'swap') return `swap:${entry.part}`
-  if (entry.kind === 'plan') return `plan:${entry.plan}`
-  return undefined
-}
+export const factOf = (entry: EntryBody): Fact | undefined => kindOf(entry).fact?.(entry)
 
 /** What happened, in the words that stand beside what must be looked at again. */
 function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
@@ -79,76 +60,12 @@ function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
   return kind === 'swap' ? `${id} was changed` : `${kit.step(id)?.title ?? id} was done again`
 }
 
-/** What is folded as the log is read on: filled in place, and never seen while it is. */
-interface Draft {
-  readonly readings: Record<string, Established<number | string>>
-  readonly earlier: Record<string, number[]>
-  readonly confirmed: Record<string, Established<boolean>>
-  readonly torques: Record<string, Established<number>>
-  readonly makers: Record<string, Span>
-  readonly skipped: Record<string, string>
-  readonly plans: Record<string, Established<EntryOf<'plan'>>>
-  readonly schools: Record<string, ChosenSchool>
-  route: readonly RouteSegment[]
-  ending: Ending | undefined
-}
-
-/** The step of the whole dial-in: what the model needs measured is asked for there. */
-const DIAL_IN = 'dial-in'
-
 /** One standing entry more. `late`: somebody else’s turn that its author had not seen. */
 function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Entry | undefined): void {
   const fact = factOf(entry)
   const shaken = fact && kit.grounds.unsettledBy(fact)
   if (fact && shaken && shaken.size > 0) unsettle(draft, causeOf(kit, model, fact), shaken)
-  switch (entry.kind) {
-    case 'reading': {
-      const before = draft.readings[entry.reading]
-      if (typeof before?.value === 'number') {
-        draft.earlier[entry.reading] ??= []
-        draft.earlier[entry.reading]?.push(before.value)
-      }
-      // What was passed over before this was found is not passed over with it.
-      for (const step of kit.askedBy(entry.reading)) delete draft.skipped[step]
-      if (model.needed.includes(entry.reading)) delete draft.skipped[DIAL_IN]
-      draft.readings[entry.reading] = late
-        ? { value: entry.value, entry, status: 'recheck', cause: 'taken before somebody else’s turn was seen' }
-        : { value: entry.value, entry, status: 'current' }
-      return
-    }
-    case 'confirm':
-      draft.confirmed[entry.step] = { value: entry.well !== false, entry, status: 'current' }
-      delete draft.skipped[entry.step]
-      return
-    case 'plan':
-      draft.plans[entry.plan] = { value: entry, entry, status: 'current' }
-      return
-    case 'torque': {
-      const spec = kit.fastener(entry.fastener)
-      draft.torques[spec?.id ?? entry.fastener] = { value: entry.valueNm, entry, status: 'current' }
-      // A step made for one fastener asks nothing but that it be tight; a step of the brake’s own asks more.
-      if (spec && !spec.tick) draft.confirmed[tickOf(spec)] = { value: true, entry, status: 'current' }
-      return
-    }
-    case 'figure':
-      draft.makers[entry.fastener] = { low: entry.lowNm, high: entry.highNm }
-      return
-    case 'route':
-      draft.route = entry.segments
-      return
-    case 'skip':
-      draft.skipped[entry.step] = entry.reason
-      return
-    case 'swap': {
-      const school = kit.schoolAt(entry.part)
-      const chosen = school && readSchool(school, entry.to)
-      if (school && chosen?.ok) draft.schools[school.id] = chosen.value
-      return
-    }
-    case 'release':
-    case 'close':
-      draft.ending = entry
-  }
+  kindOf(entry).fold?.(draft, entry, kit, model, late)
 }
 
 /** What stood on something that was done again must be looked at again. */

@@ -1,6 +1,6 @@
 import { adjustersOf } from '../brake/kit.ts'
 import type { LengthUnit } from '../quantity/quantity.ts'
-import { showParts } from '../stand/describe.ts'
+import { showParts } from '../stand/show.ts'
 import { usualValue, type Written } from './words.ts'
 
 /** What an example is of: readings to take, turns to make, or one word. */

@@ -4,8 +4,8 @@ import { STATIONS } from '@overhaul/core/brake/station'
 import { asksFor } from '@overhaul/core/brake/step'
 import { type Fault, type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import { type LengthUnit, parseQuantity, shownUnit } from '@overhaul/core/quantity/quantity'
-import { showParts } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
+import { showParts } from '@overhaul/core/stand/show'
 import { upper } from '@overhaul/core/stand/words'
 
 /** What a finger can aim at, in canonical units. */

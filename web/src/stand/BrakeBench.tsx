@@ -1,7 +1,7 @@
 import { outcomesOf } from '@overhaul/core/dial-in/turn'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
-import { showReading } from '@overhaul/core/stand/describe'
+import { showReading } from '@overhaul/core/stand/show'
 import { type KeyboardEvent, type Ref, useImperativeHandle, useMemo, useRef } from 'react'
 import styled from 'styled-components'
 import { changeSettings, useMedia, useSettings } from '../app/settings.ts'

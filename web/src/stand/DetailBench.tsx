@@ -1,7 +1,7 @@
 import type { DetailSpec } from '@overhaul/core/brake/drawings'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
-import { showReading } from '@overhaul/core/stand/describe'
+import { showReading } from '@overhaul/core/stand/show'
 import { type Ref, useMemo } from 'react'
 import styled from 'styled-components'
 import { useMedia } from '../app/settings.ts'

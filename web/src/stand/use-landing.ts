@@ -1,7 +1,8 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayAct } from '@overhaul/core/run-sheet/say'
-import { describe, sayMove } from '@overhaul/core/stand/describe'
+import { describe } from '@overhaul/core/stand/describe'
+import { sayMove } from '@overhaul/core/stand/show'
 import { useEffect, useRef, useState } from 'react'
 import { deviceId } from '../data/ids.ts'
 

@@ -6,8 +6,8 @@ import { waysOf } from '@overhaul/core/dial-in/turn'
 import { formatFraction } from '@overhaul/core/quantity/number'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
-import { sayTurn, showParts } from '@overhaul/core/stand/describe'
 import type { Entry } from '@overhaul/core/stand/entries'
+import { sayTurn, showParts } from '@overhaul/core/stand/show'
 import type { HandleNote, LeaderNote } from '../drawing/annotations.tsx'
 
 /** The brake as believed to stand now: the inputs behind every drawn frame. */

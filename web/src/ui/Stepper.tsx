@@ -1,6 +1,6 @@
 import type { AdjusterSpec } from '@overhaul/core/brake/adjuster'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import type { ReactNode } from 'react'
 import { Press } from './Press.tsx'
 

@@ -2,7 +2,7 @@ import type { Worked } from '../../calculation/calculation.ts'
 import { stopTest } from '../../calculations/stop-test.ts'
 import { tQuantile } from '../../mechanics/student.ts'
 import type { LengthUnit } from '../../quantity/quantity.ts'
-import { showSpeed, showWay } from '../../stand/describe.ts'
+import { showSpeed, showWay } from '../../stand/show.ts'
 import { brakingM, type RunEntry } from './runs.ts'
 
 /** Fewest runs each way that say anything: one proves nothing, three show a scatter (common practice). */

@@ -1,6 +1,7 @@
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
-import type { EntryBody } from '../../stand/entries.ts'
+import type { BodyFor, EntryBody, EntryKind } from '../../stand/entries.ts'
 import { factOf } from '../../stand/fold.ts'
+import { kindOf } from '../../stand/kinds.ts'
 import type { Act } from '../next.ts'
 import type { Stand } from '../stand.ts'
 import { admitCost } from './cost.ts'
@@ -15,8 +16,35 @@ import { admitTurn } from './turn.ts'
 const NOTE_LENGTH = 2000
 
 /** Whether an entry is judged by what there is to do next: the others ask only how the brake stands, which costs nothing. */
-export const asksNext = ({ kind }: Pick<EntryBody, 'kind'>): boolean =>
-  kind === 'release' || kind === 'close' || kind === 'correction'
+export const asksNext = (entry: Pick<EntryBody, 'kind'>): boolean => kindOf(entry).asksNext ?? false
+
+type Rule<K extends EntryKind> = (stand: Stand, entry: BodyFor<K>, next: () => Act) => Outcome<EntryBody>
+
+/** What may be written, kind by kind. */
+const RULES: { readonly [K in EntryKind]: Rule<K> } = {
+  reading: admitReading,
+  turn: admitTurn,
+  confirm: (stand, entry) => admitStep(stand, entry, entry.step),
+  skip: (stand, entry) =>
+    entry.reason.trim() === ''
+      ? refuse('reason-missing', 'reason', 'Skipping a step needs a reason: it stands on the job sheet.')
+      : admitSkip(stand, entry),
+  swap: admitSwap,
+  plan: admitPlan,
+  route: admitRoute,
+  torque: admitTorque,
+  figure: admitFigure,
+  estimate: admitCost,
+  spent: admitCost,
+  run: admitRun,
+  note: (_, entry) =>
+    entry.text.trim() !== '' && entry.text.length <= NOTE_LENGTH
+      ? ok(entry)
+      : refuse('out-of-range', 'text', `A note of ${entry.text.length} characters. Accepted: 1 to ${NOTE_LENGTH}.`),
+  correction: admitCorrection,
+  release: (_, entry, next) => admitRelease(entry, next()),
+  close: (stand, entry, next) => admitClose(stand, entry, next()),
+}
 
 /**
  * Whether an entry may be written to this job as it stands. One rule for the tape, the touch controls and the server,
@@ -33,43 +61,8 @@ export function admit(stand: Stand, entry: EntryBody, next: () => Act): Outcome<
   }
   const forbidden = forbiddenHere(stand, entry)
   if (forbidden) return forbidden
-  switch (entry.kind) {
-    case 'reading':
-      return admitReading(stand, entry)
-    case 'turn':
-      return admitTurn(stand, entry)
-    case 'confirm':
-      return admitStep(stand, entry, entry.step)
-    case 'skip':
-      return entry.reason.trim() === ''
-        ? refuse('reason-missing', 'reason', 'Skipping a step needs a reason: it stands on the job sheet.')
-        : admitSkip(stand, entry)
-    case 'swap':
-      return admitSwap(stand, entry)
-    case 'plan':
-      return admitPlan(stand, entry)
-    case 'route':
-      return admitRoute(stand, entry)
-    case 'torque':
-      return admitTorque(stand, entry)
-    case 'figure':
-      return admitFigure(stand, entry)
-    case 'estimate':
-    case 'spent':
-      return admitCost(stand, entry)
-    case 'run':
-      return admitRun(stand, entry)
-    case 'note':
-      return entry.text.trim() !== '' && entry.text.length <= NOTE_LENGTH
-        ? ok(entry)
-        : refuse('out-of-range', 'text', `A note of ${entry.text.length} characters. Accepted: 1 to ${NOTE_LENGTH}.`)
-    case 'correction':
-      return admitCorrection(stand, entry, next)
-    case 'release':
-      return admitRelease(entry, next())
-    case 'close':
-      return admitClose(stand, entry, next())
-  }
+  // Each rule is only ever handed entries of its own kind.
+  return (RULES[entry.kind] as Rule<EntryKind>)(stand, entry, next)
 }
 
 /** What must not be done at this brake as it stands: its family knows. */

@@ -7,7 +7,7 @@ import {
   type RimThrow,
   rimThrowOf,
 } from '@overhaul/core/families/rim/bite'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import styled from 'styled-components'
 import { Choose } from '../../ui/Choose.tsx'
 import { Label, Slate } from '../../ui/words.tsx'

@@ -1,7 +1,7 @@
 import type { HousingEnd, RouteSegment } from '@overhaul/core/brake/route'
 import { routeOf } from '@overhaul/core/features/cable/route'
 import { lengthOf, mmOf } from '@overhaul/core/quantity/quantity'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { Choose } from '../../ui/Choose.tsx'

@@ -1,6 +1,6 @@
 import type { Part } from '@overhaul/core/drawer/part'
-import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useDrawer } from '../../data/drawer.ts'
 import type { NotesProps } from '../notes.ts'
 import { FromDrawer } from '../plans/FromDrawer.tsx'

@@ -3,7 +3,7 @@ import { type Asked, bookCableMm, COMMON_DRUMS, drumStop, rimStop } from '@overh
 import { shoesAt } from '@overhaul/core/families/drum/torque'
 import { parseNumber } from '@overhaul/core/quantity/number'
 import { formatNumber } from '@overhaul/core/quantity/quantity'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'
 import { useKept } from '../../data/use-kept.ts'

@@ -1,7 +1,7 @@
 import type { Plan } from '@overhaul/core/features/mount/plan'
 import { sectionOf } from '@overhaul/core/features/mount/section'
 import { wayName } from '@overhaul/core/features/mount/ways'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useMedia } from '../../app/settings.ts'

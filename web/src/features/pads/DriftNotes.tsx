@@ -1,7 +1,7 @@
 import { EDGE, padPathsAt } from '@overhaul/core/features/pads/judges'
 import { leavesTrack, type PadPath, startHeight } from '@overhaul/core/features/pads/pads'
-import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { Fragment } from 'react'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'

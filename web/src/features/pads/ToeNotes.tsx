@@ -1,7 +1,7 @@
 import { toeShims } from '@overhaul/core/features/pads/at-hand'
 import { TOE_WINDOWS } from '@overhaul/core/features/pads/judges'
-import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading } from '@overhaul/core/stand/fold'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useDrawer } from '../../data/drawer.ts'
 import { Label, Read, Slate } from '../../ui/words.tsx'
 import type { NotesProps } from '../notes.ts'

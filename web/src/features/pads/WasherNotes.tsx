@@ -1,6 +1,6 @@
 import { leanOverRims, washerStacks } from '@overhaul/core/features/pads/pads'
-import { showQuantity } from '@overhaul/core/stand/describe'
 import { lastReading, lastSeen } from '@overhaul/core/stand/fold'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'
 import { Curves } from '../../drawing/Curves.tsx'

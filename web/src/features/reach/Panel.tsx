@@ -1,7 +1,7 @@
 import type { Worked } from '@overhaul/core/calculation/calculation'
 import type { Reach } from '@overhaul/core/features/mount/reach'
 import { formatNumber, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import styled from 'styled-components'
 import { phone } from '../../app/theme.ts'
 import { Mark } from '../../drawing/Mark.tsx'

@@ -1,5 +1,5 @@
 import { plannedDetail } from '@overhaul/core/features/stack/drawings/planned'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useMemo } from 'react'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'

@@ -1,5 +1,5 @@
 import type { Laid, StackPlan } from '@overhaul/core/features/stack/plan'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { Mark } from '../../drawing/Mark.tsx'
 import { Row, Ruled } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'

@@ -1,6 +1,6 @@
 import { limitsFor, rulesBeside } from '@overhaul/core/features/prove/limits'
 import type { RunEntry } from '@overhaul/core/features/prove/runs'
-import { showWay } from '@overhaul/core/stand/describe'
+import { showWay } from '@overhaul/core/stand/show'
 import { Fold } from '../../ui/Fold.tsx'
 import { Ruled } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'

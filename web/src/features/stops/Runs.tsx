@@ -1,6 +1,6 @@
 import type { RunEntry } from '@overhaul/core/features/prove/runs'
 import type { verdictOf } from '@overhaul/core/features/prove/verdict'
-import { showSpeed, showWay } from '@overhaul/core/stand/describe'
+import { showSpeed, showWay } from '@overhaul/core/stand/show'
 import { Ruled } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import type { NotesProps } from '../notes.ts'

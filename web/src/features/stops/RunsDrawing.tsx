@@ -1,6 +1,6 @@
 import { meanGiveOrTakeM, type Side, type Verdict } from '@overhaul/core/features/prove/verdict'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
-import { showSpeed, showWay } from '@overhaul/core/stand/describe'
+import { showSpeed, showWay } from '@overhaul/core/stand/show'
 import { scaleLinear } from 'd3-scale'
 
 const WIDTH = 462

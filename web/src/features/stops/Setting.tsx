@@ -1,5 +1,5 @@
 import { WORTH_M } from '@overhaul/core/features/prove/verdict'
-import { showWay } from '@overhaul/core/stand/describe'
+import { showWay } from '@overhaul/core/stand/show'
 import { Row } from '../../ui/layout.ts'
 import { TextField } from '../../ui/TextField.tsx'
 import { Toggles } from '../../ui/Toggles.tsx'

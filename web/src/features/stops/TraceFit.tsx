@@ -1,7 +1,7 @@
 import type { StopFit } from '@overhaul/core/features/prove/fit'
 import type { SpeedUnit } from '@overhaul/core/features/prove/series'
 import { type LengthUnit, unitOf } from '@overhaul/core/quantity/quantity'
-import { showSpeed, showWay } from '@overhaul/core/stand/describe'
+import { showSpeed, showWay } from '@overhaul/core/stand/show'
 import { useRef, useState } from 'react'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'

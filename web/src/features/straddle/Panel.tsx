@@ -7,7 +7,7 @@ import {
   yokeFor,
 } from '@overhaul/core/features/cable/straddle'
 import { MOST_HAND_N } from '@overhaul/core/features/match/lever-match'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 import { useMemo, useState } from 'react'
 import { useMedia } from '../../app/settings.ts'
 import { PHONE } from '../../app/theme.ts'

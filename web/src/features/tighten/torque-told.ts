@@ -1,7 +1,7 @@
 import { torqueFromPull } from '@overhaul/core/calculations/torque-from-pull'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { type LengthUnit, parseQuantity, shownUnit, type UnitId } from '@overhaul/core/quantity/quantity'
-import { showQuantity } from '@overhaul/core/stand/describe'
+import { showQuantity } from '@overhaul/core/stand/show'
 
 /** How the hand comes to a torque: by a wrench that shows it, or by a pull on a key of known length. */
 export interface Means {

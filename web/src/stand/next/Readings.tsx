@@ -1,7 +1,7 @@
 import type { Picture } from '@overhaul/core/brake/drawings'
 import { shownUnit, UNITS } from '@overhaul/core/quantity/quantity'
-import { showParts } from '@overhaul/core/stand/describe'
 import type { LastTime } from '@overhaul/core/stand/last-time'
+import { showParts } from '@overhaul/core/stand/show'
 import { sayShortDay } from '@overhaul/core/stand/when'
 import styled from 'styled-components'
 import { useDrawings } from '../../data/drawings.ts'
