@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { expectOk } from '@overhaul/core/outcome/outcome'
+import { NOTHING_KNOWN } from '@overhaul/core/run-sheet/known'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { FAMILIES } from '@overhaul/core/workshop/families'
@@ -52,7 +53,7 @@ const templateOf = (hardware: Hardware, log: readonly Entry[]): Template => {
   const last = log.at(-1)?.kind
   return {
     log,
-    summary: summaryOf({ hardware, entries, learnt: {} }),
+    summary: summaryOf({ hardware, entries, known: NOTHING_KNOWN }),
     ends: last === 'release' ? 'releasedAt' : last === 'close' ? 'closedAt' : undefined,
   }
 }

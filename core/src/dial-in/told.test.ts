@@ -19,7 +19,7 @@ const turnIn = (hardware: Hardware, ...log: readonly EntryBody[]) => {
 /** Why the log would refuse what is told, or undefined where it takes it. */
 const refused = (hardware: Hardware, log: readonly EntryBody[], moves: readonly object[]) => {
   const all = written(...log, ...moves.map((move) => ({ kind: 'turn', ...move }) as EntryBody))
-  return firstRefusal(hardware, all.slice(0, log.length), all.slice(log.length) as readonly Entry[], {})?.error.message
+  return firstRefusal(hardware, all.slice(0, log.length), all.slice(log.length) as readonly Entry[])?.error.message
 }
 
 describe('what is told, the log takes', () => {

@@ -29,7 +29,7 @@ function drive({ family, dimensions, here }: Bicycle, { brake, wheel, isRight }:
       const seq = log.length + index + 1
       return { ...body, id: `e${seq}`, at: '2026-03-01T09:00:00Z', by: '1', seq }
     })
-    const refused = firstRefusal(hardware, log, made, {})
+    const refused = firstRefusal(hardware, log, made)
     if (refused) throw new Error(`${JSON.stringify(made[refused.index])}: ${refused.error.message}`)
     log.push(...made)
   }

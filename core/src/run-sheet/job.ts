@@ -6,9 +6,8 @@ import { type Belief, believe, believedReading, knownBy, lessons } from '../dial
 import type { Learnt } from '../dial-in/layout.ts'
 import { asLastRead } from '../dial-in/timeline.ts'
 import { learnScrew, REACH_SCREW, type ScrewEffect } from '../features/lever-fit/screw.ts'
-import type { Entry } from '../stand/entries.ts'
 import { fold } from '../stand/fold.ts'
-import type { Hardware } from '../stand/hardware.ts'
+import type { Visit } from './known.ts'
 import { type Act, nextAct } from './next.ts'
 import { placed } from './placed.ts'
 import { hardwareIn, type Stand } from './stand.ts'
@@ -25,14 +24,8 @@ export interface Job extends Stand {
   readonly screw: ScrewEffect
 }
 
-/** An earlier visit of the same brake: what it taught becomes the prior of this one. */
-export interface Visit {
-  readonly hardware: Hardware
-  readonly entries: readonly Entry[]
-}
-
 /** What one more visit taught: it starts from what the ones before it left. */
-export function learntOn(family: Family, { hardware, entries }: Visit, before: Learnt): Learnt {
+function learntOn(family: Family, { hardware, entries }: Visit, before: Learnt): Learnt {
   const kit = kitOf(family)
   const { dimensions, here } = hardwareIn(kit, hardware, entries)
   const model = family.fit(dimensions, here)
@@ -44,12 +37,26 @@ export function learntOn(family: Family, { hardware, entries }: Visit, before: L
   }
 }
 
+const taught = new WeakMap<readonly Visit[], { readonly family: Family; readonly learnt: Learnt }>()
+
+/** What earlier visits taught, worked out once. One on a brake of another family taught nothing of this one. */
+export function learntFrom({ family, known: { visits } }: Pick<Stand, 'family' | 'known'>): Learnt {
+  const held = taught.get(visits)
+  if (held?.family === family) return held.learnt
+  const learnt = visits
+    .filter(({ hardware }) => hardware.family === family.id)
+    .reduce<Learnt>((before, visit) => learntOn(family, visit, before), {})
+  taught.set(visits, { family, learnt })
+  return learnt
+}
+
 /**
  * The stand with its belief, the advice and the next act worked out. Windows that were narrowed and that no turn brings the
  * brake into are let go: what is well by the wider ones is not sent away.
  */
-export function workOut(stand: Stand, learnt: Learnt = {}): Job {
+export function workOut(stand: Stand): Job {
   const { kit, model, state } = stand
+  const learnt = learntFrom(stand)
   const belief = believe(kit, model, state, learnt)
   const read = asLastRead(model, state)
   const known = knownBy(read === state ? belief : believe(kit, model, read, learnt))

@@ -17,7 +17,8 @@ import {
   WHEEL,
   written,
 } from '../testing/stand.ts'
-import { learntFrom, openJob } from '../workshop/open.ts'
+import { openJob } from '../workshop/open.ts'
+import { learntFrom } from './job.ts'
 import { runLine } from './line.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
@@ -249,9 +250,13 @@ describe('a brake that comes back', () => {
       confirm('squeezes', 10),
       ...measured(0.7, 1.9, 15),
     )
-    const learnt = learntFrom([{ hardware: HARDWARE, entries: visit }])
+    const known = { complaints: [], visits: [{ hardware: HARDWARE, entries: visit }] }
+    const again = expectOk(openJob(HARDWARE, [], known))
+    const learnt = learntFrom(again)
     expect(learnt['leftScrew.effect']?.mean).toBeLessThan(-0.1)
-    const again = expectOk(openJob(HARDWARE, [], learnt))
+    // A brake of another family taught nothing of this one.
+    const other = { ...known, visits: [{ hardware: { ...HARDWARE, family: 'drum' }, entries: visit }] }
+    expect(learntFrom(expectOk(openJob(HARDWARE, [], other)))).toEqual({})
     const index = again.belief.layout.unknowns.findIndex((each) => each.id === 'leftScrew.effect')
     expect(again.belief.mean[index]).toBeCloseTo(learnt['leftScrew.effect']?.mean ?? 0, 6)
   })

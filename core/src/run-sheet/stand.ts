@@ -13,12 +13,15 @@ import { fold, foldOn, goesOn, lastReading, lastSeen, type StandState } from '..
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
 import type { Measured } from '../stand/history.ts'
 import { standingIn } from '../stand/log-order.ts'
+import { type Known, NOTHING_KNOWN } from './known.ts'
 
 /** A brake on the stand: its hardware, and its log folded. */
 export interface Stand extends OnStand {
   readonly hardware: Hardware
   readonly kit: Kit
   readonly state: StandState
+  /** What there is to know of it beside its log. */
+  readonly known: Known
 }
 
 /** The hardware as the log has since measured and seen it: some readings are dimensions of it, some its traits. */
@@ -79,7 +82,7 @@ function fitOnce(family: Family, dimensions: Dimensions, here: Here): Outcome<Br
 
 /** What a stand is put together from; its windows are made when they are first asked for, as most entries ask for none. */
 function put(
-  { hardware, family, kit }: Pick<Stand, 'hardware' | 'family' | 'kit'>,
+  { hardware, family, kit, known }: Pick<Stand, 'hardware' | 'family' | 'kit' | 'known'>,
   { dimensions, here }: Pick<Stand, 'dimensions' | 'here'>,
   model: BrakeModel,
   state: StandState,
@@ -90,6 +93,7 @@ function put(
     hardware,
     family,
     kit,
+    known,
     dimensions,
     here,
     model,
@@ -111,22 +115,28 @@ function put(
 }
 
 /** The stand as the log tells it, for a brake of this family. Refuses only hardware whose geometry cannot brake. */
-export function standOf(family: Family, hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
+export function standOf(
+  family: Family,
+  hardware: Hardware,
+  entries: readonly Entry[],
+  known: Known = NOTHING_KNOWN,
+): Outcome<Stand> {
   const kit = kitOf(family)
-  const known = hardwareIn(kit, hardware, entries)
-  const fitted = fitOnce(family, known.dimensions, known.here)
+  const built = hardwareIn(kit, hardware, entries)
+  const fitted = fitOnce(family, built.dimensions, built.here)
   if (!fitted.ok) return fitted
-  return ok(put({ hardware, family, kit }, known, fitted.value, fold(kit, fitted.value, entries)))
+  return ok(put({ hardware, family, kit, known }, built, fitted.value, fold(kit, fitted.value, entries)))
 }
 
 /** A stand with one entry more: where it goes on from what is there, only it is read. The same as `standOf` of them all. */
 export function standAfter(stand: Stand, entry: Entry): Outcome<Stand> {
   const { family, hardware, kit, state, model } = stand
-  if (!goesOn(state, entry)) return standOf(family, hardware, [...state.line.map((each) => each.entry), entry])
+  if (!goesOn(state, entry))
+    return standOf(family, hardware, [...state.line.map((each) => each.entry), entry], stand.known)
   const measured = measuredIn(kit, [entry])
   const traits = traitsSeenIn(kit, [entry])
   const changes = measured.length > 0 || Object.keys(traits).length > 0
-  const known = changes
+  const built = changes
     ? {
         dimensions: {
           ...stand.dimensions,
@@ -135,7 +145,7 @@ export function standAfter(stand: Stand, entry: Entry): Outcome<Stand> {
         here: { ...stand.here, traits: { ...stand.here.traits, ...traits } },
       }
     : stand
-  const fitted = changes ? fitOnce(family, known.dimensions, known.here) : ok(model)
+  const fitted = changes ? fitOnce(family, built.dimensions, built.here) : ok(model)
   if (!fitted.ok) return fitted
-  return ok(put(stand, known, fitted.value, foldOn(kit, fitted.value, state, entry, fitted.value === model)))
+  return ok(put(stand, built, fitted.value, foldOn(kit, fitted.value, state, entry, fitted.value === model)))
 }

@@ -79,7 +79,7 @@ export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId
         seq: log.length + index + 1,
       }),
     )
-    const refused = firstRefusal(hardware, log, made, {})
+    const refused = firstRefusal(hardware, log, made)
     if (refused) throw new Error(refused.error.message)
     log.push(...made)
   }

@@ -1,4 +1,3 @@
-import type { Learnt } from '../dial-in/layout.ts'
 import type { Fault } from '../outcome/outcome.ts'
 import type { Entry } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
@@ -9,10 +8,9 @@ export function firstRefusal(
   hardware: Hardware,
   log: readonly Entry[],
   incoming: readonly Entry[],
-  learnt: Learnt,
 ): { readonly index: number; readonly error: Fault } | undefined {
   const stand = openStand(hardware, log)
   if (!stand.ok) return { index: 0, error: stand.error }
-  const judged = admitAll(stand.value, incoming, learnt)
+  const judged = admitAll(stand.value, incoming)
   return 'error' in judged ? judged : undefined
 }

@@ -2,4 +2,4 @@ import { findFamily } from './families.ts'
 import { openerOf } from './opener.ts'
 
 /** Opens brakes of every family there is. */
-export const { openStand, openJob, learntFrom, admitAll, checkHardware, hardwareAfter } = openerOf(findFamily)
+export const { openStand, openJob, admitAll, checkHardware, hardwareAfter } = openerOf(findFamily)

@@ -1,10 +1,10 @@
 import { kitOf } from '../bench/kit.ts'
 import type { Family } from '../brake/family.ts'
 import type { BrakeModel } from '../brake/model.ts'
-import type { Learnt } from '../dial-in/layout.ts'
 import { type Fault, type Outcome, ok } from '../outcome/outcome.ts'
 import { admit } from '../run-sheet/admit/admit.ts'
-import { type Job, learntOn, type Visit, workOut } from '../run-sheet/job.ts'
+import { type Job, workOut } from '../run-sheet/job.ts'
+import type { Known } from '../run-sheet/known.ts'
 import { figuresTold, measuredIn, type Stand, standAfter, standOf, traitsSeenIn } from '../run-sheet/stand.ts'
 import type { Entry } from '../stand/entries.ts'
 import { fitHardware, type Hardware } from '../stand/hardware.ts'
@@ -13,25 +13,15 @@ import { changedBy } from '../stand/history.ts'
 /** What opens a stand, a job or hardware, for the families it is given. */
 export function openerOf(find: (id: string) => Outcome<Family>) {
   /** The stand as the log tells it. Refuses an unknown family and hardware whose geometry cannot brake. */
-  function openStand(hardware: Hardware, entries: readonly Entry[]): Outcome<Stand> {
+  function openStand(hardware: Hardware, entries: readonly Entry[], known?: Known): Outcome<Stand> {
     const family = find(hardware.family)
-    return family.ok ? standOf(family.value, hardware, entries) : family
+    return family.ok ? standOf(family.value, hardware, entries, known) : family
   }
 
-  /** A job worked out from its hardware and its log. */
-  function openJob(hardware: Hardware, entries: readonly Entry[], learnt: Learnt = {}): Outcome<Job> {
-    const stand = openStand(hardware, entries)
-    return stand.ok ? ok(workOut(stand.value, learnt)) : stand
-  }
-
-  /** What earlier visits taught, oldest first. One on a brake of another family taught nothing of this one. */
-  function learntFrom(visits: readonly Visit[]): Learnt {
-    let learnt: Learnt = {}
-    for (const visit of visits) {
-      const family = find(visit.hardware.family)
-      if (family.ok) learnt = learntOn(family.value, visit, learnt)
-    }
-    return learnt
+  /** A job worked out from its hardware, its log, and what is known beside it. */
+  function openJob(hardware: Hardware, entries: readonly Entry[], known?: Known): Outcome<Job> {
+    const stand = openStand(hardware, entries, known)
+    return stand.ok ? ok(workOut(stand.value)) : stand
   }
 
   /**
@@ -41,12 +31,11 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
   function admitAll(
     from: Stand,
     incoming: readonly Entry[],
-    learnt: Learnt,
   ): { readonly stand: Stand } | { readonly index: number; readonly error: Fault } {
     let stand = from
     for (const [index, entry] of incoming.entries()) {
       const now = stand
-      const admitted = admit(now, entry, () => workOut(now, learnt).next)
+      const admitted = admit(now, entry, () => workOut(now).next)
       const after = admitted.ok ? standAfter(now, entry) : admitted
       if (!after.ok) return { index, error: after.error }
       stand = after.value
@@ -82,5 +71,5 @@ export function openerOf(find: (id: string) => Outcome<Family>) {
     }, figured)
   }
 
-  return { openStand, openJob, learntFrom, admitAll, checkHardware, hardwareAfter }
+  return { openStand, openJob, admitAll, checkHardware, hardwareAfter }
 }

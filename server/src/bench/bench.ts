@@ -1,6 +1,7 @@
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { findingsOf } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import { NOTHING_KNOWN } from '@overhaul/core/run-sheet/known'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { type Stand, standAfter } from '@overhaul/core/run-sheet/stand'
 import { type Told, tellNext } from '@overhaul/core/run-sheet/told'
@@ -103,8 +104,8 @@ export class Bench {
   async judge(jobId: string, incoming: readonly Entry[]): Promise<Outcome<Judged>> {
     const opened = await this.open(jobId)
     if (!opened.ok) return opened
-    const { job, today, entries, ids, learnt } = opened.value
-    const judged = judge({ ids, last: lastOf(entries), stand: standing(opened.value), learnt }, incoming)
+    const { job, today, entries, ids } = opened.value
+    const judged = judge({ ids, last: lastOf(entries), stand: standing(opened.value) }, incoming)
     if (!judged.ok) return judged
     opened.value.judged = judged.value
     const { fresh, known, stand: after } = judged.value
@@ -130,14 +131,14 @@ export class Bench {
 
   /** A job with its log and everything its stand says, as JSON: a long log is put into words here, not where the network waits. */
   record(jobId: string): Promise<Outcome<string>> {
-    return this.worked(jobId, async (worked, { job, bicycle, hardware, visits, entries }) => {
+    return this.worked(jobId, async (worked, { job, bicycle, hardware, known, entries }) => {
       const { state, advice, next } = worked
       return JSON.stringify({
         epoch: await epochOf(this.db),
         job,
         bicycle,
         hardware,
-        visits,
+        visits: known.visits,
         entries,
         parts: await heldBy(this.db, jobId),
         beside: await besideJob(this.db, job),
@@ -165,14 +166,14 @@ export class Bench {
 
   /** What the rack tells of a job as it is opened. */
   async opening(hardware: Hardware, entries: readonly Entry[]): Promise<JobSummary> {
-    return summaryOf({ hardware, entries: [...entries], learnt: {} })
+    return summaryOf({ hardware, entries: [...entries], known: NOTHING_KNOWN })
   }
 
   /** A job as the press is handed it. */
   async papers(jobId: string): Promise<Outcome<Papers>> {
     const open = await this.open(jobId)
     if (!open.ok) return open
-    const { job, bicycle, hardware, learnt, entries } = open.value
+    const { job, bicycle, hardware, known, entries } = open.value
     const whose = {
       jobNumber: job.number,
       complaint: job.complaint,
@@ -180,13 +181,13 @@ export class Bench {
       code: bicycle.code ?? '',
       ends: sayEnds(await endsOf(this.db, bicycle.id)),
     }
-    return ok({ whose, hardware, learnt, entries, parts: await heldBy(this.db, jobId) })
+    return ok({ whose, hardware, known, entries, parts: await heldBy(this.db, jobId) })
   }
 }
 
 /** The stand as its log leaves it; opened once, and held. */
 function standing(open: OpenJob): Outcome<Stand> {
-  const stand = open.stand ? ok(open.stand) : openStand(open.hardware, open.entries)
+  const stand = open.stand ? ok(open.stand) : openStand(open.hardware, open.entries, open.known)
   if (stand.ok) open.stand = stand.value
   return stand
 }

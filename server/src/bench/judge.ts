@@ -1,4 +1,3 @@
-import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
@@ -10,7 +9,6 @@ export interface JudgedBy {
   /** The place of its last entry; 0 where there is none. */
   readonly last: number
   readonly stand: Outcome<Stand>
-  readonly learnt: Learnt
 }
 
 /** Entries not in the log yet, with their places in it, those that are, and the stand with them all. */
@@ -42,7 +40,7 @@ export function judge(log: JudgedBy, incoming: readonly Entry[]): Outcome<Verdic
   const fresh = places.map((place, index) => ({ ...(incoming[place] as Entry), seq: log.last + index + 1 }))
   if (fresh.length === 0) return ok({ fresh, known })
   if (!log.stand.ok) return log.stand
-  const judged = admitAll(log.stand.value, fresh, log.learnt)
+  const judged = admitAll(log.stand.value, fresh)
   if ('error' in judged) {
     const { code, field, message } = judged.error
     return refuse(code, incoming.length > 1 ? `${places[judged.index]}.${field}` : field, message)

@@ -1,11 +1,9 @@
-import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok, refuse } from '@overhaul/core/outcome/outcome'
-import type { Visit } from '@overhaul/core/run-sheet/job'
+import { type Known, knownOf, type Visit } from '@overhaul/core/run-sheet/known'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { hardwareAsOf } from '@overhaul/core/stand/history'
-import { learntFrom } from '@overhaul/core/workshop/open'
 import { and, asc, desc, eq, gt, isNotNull, lt, or, type SQL, sql } from 'drizzle-orm'
 import { bicycles, brakes, entries, jobs } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
@@ -19,9 +17,7 @@ export interface OpenJob {
   readonly hardware: Hardware
   /** The brake's hardware as it is known today; an ended job keeps the one it was judged by. */
   readonly today: Hardware
-  readonly visits: readonly Visit[]
-  /** What those visits taught: worked out once, as they cannot change. */
-  readonly learnt: Learnt
+  readonly known: Known
   readonly entries: Entry[]
   readonly ids: Set<string>
   /** The stand as its log leaves it, folded on with every append; missing until it is asked for. */
@@ -89,7 +85,7 @@ export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> 
   const { hardware } = row.brake
   const log = await logOf(db, jobId)
   const earlier = await db
-    .select({ id: jobs.id })
+    .select({ id: jobs.id, openedAt: jobs.openedAt })
     .from(jobs)
     .where(
       and(
@@ -101,7 +97,7 @@ export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> 
     .orderBy(desc(jobs.number))
     .limit(hardware.practiceSeed === undefined ? MOST_VISITS : MOST_PRACTISED)
   const visits: Visit[] = []
-  for (const { id } of earlier.reverse()) visits.push({ hardware, entries: await visitOf(db, id) })
+  for (const { id, openedAt } of earlier.reverse()) visits.push({ hardware, entries: await visitOf(db, id), openedAt })
   // An ended job stays as it was judged; earlier visits teach by the best that is known of the brake today.
   const ended = row.job.judgedAt ?? row.job.releasedAt ?? row.job.closedAt
   return ok({
@@ -109,8 +105,7 @@ export async function readJob(db: Db, jobId: string): Promise<Outcome<OpenJob>> 
     bicycle: row.bicycle,
     hardware: ended ? hardwareAsOf(hardware, ended) : hardware,
     today: hardware,
-    visits,
-    learnt: learntFrom(visits),
+    known: knownOf(row.job, visits),
     entries: log,
     ids: new Set(log.map((entry) => entry.id)),
   })

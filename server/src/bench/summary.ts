@@ -11,11 +11,11 @@ import { sql } from 'drizzle-orm'
 import type { JobSummary, jobs } from '../db/schema.ts'
 import type { OpenJob } from './open-job.ts'
 
-type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'learnt' | 'stand'>
+type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'known' | 'stand'>
 
 /** An open job worked out from its stand where that is held, otherwise from its log. */
-export const workedJob = ({ hardware, entries: log, learnt, stand }: Workable): Outcome<Job> =>
-  stand ? ok(workOut(stand, learnt)) : openJob(hardware, log, learnt)
+export const workedJob = ({ hardware, entries: log, known, stand }: Workable): Outcome<Job> =>
+  stand ? ok(workOut(stand)) : openJob(hardware, log, known)
 
 /** A moment as it is put in order: in one zone, written one way. */
 export const inUtc = (at: string): string => new Date(at).toISOString()

@@ -1,5 +1,6 @@
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { asksNext } from '@overhaul/core/run-sheet/admit/admit'
+import { knownOf } from '@overhaul/core/run-sheet/known'
 import type { Stand } from '@overhaul/core/run-sheet/stand'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { openStand } from '@overhaul/core/workshop/open'
@@ -51,6 +52,8 @@ export class InHand {
     const [row] = await this.db
       .select({
         hardware: brakes.hardware,
+        openedAt: jobs.openedAt,
+        complaint: jobs.complaint,
         releasedAt: jobs.releasedAt,
         closedAt: jobs.closedAt,
         last: LAST_SEQ,
@@ -62,7 +65,7 @@ export class InHand {
     const log = await logOf(this.db, jobId)
     const ids = new Set(log.map(({ id }) => id))
     // What earlier visits taught is asked for only by what there is to do next.
-    return { ids, last: lastOf(log), stand: openStand(row.hardware, log), learnt: {} }
+    return { ids, last: lastOf(log), stand: openStand(row.hardware, log, knownOf(row, [])) }
   }
 
   /** These were written. */

@@ -1,5 +1,5 @@
-import type { Learnt } from '@overhaul/core/dial-in/layout'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
+import type { Known } from '@overhaul/core/run-sheet/known'
 import type { HeldPart } from '@overhaul/core/sheet/job-sheet'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
@@ -10,7 +10,7 @@ import { type HandoverHow, handoverPdf, type SheetHow, sheetPdf, type Whose } fr
 export interface Papers {
   readonly whose: Whose
   readonly hardware: Hardware
-  readonly learnt: Learnt
+  readonly known: Known
   readonly entries: readonly Entry[]
   readonly parts: readonly HeldPart[]
 }
@@ -22,8 +22,8 @@ export type Order =
 
 /** Prints in a worker. */
 export default async function print({ kind, papers, how }: Order): Promise<Outcome<Uint8Array>> {
-  const { whose, hardware, learnt, entries, parts } = papers
-  const job = openJob(hardware, entries, learnt)
+  const { whose, hardware, known, entries, parts } = papers
+  const job = openJob(hardware, entries, known)
   if (!job.ok) return job
   return ok(await (kind === 'sheet' ? sheetPdf(job.value, whose, parts, how) : handoverPdf(job.value, whose, how)))
 }

@@ -1,5 +1,6 @@
 import { type Fault, ok } from '@overhaul/core/outcome/outcome'
 import { type Job, workOut } from '@overhaul/core/run-sheet/job'
+import { knownOf, NOTHING_KNOWN } from '@overhaul/core/run-sheet/known'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import { onlyFamily } from '@overhaul/core/workshop/load'
 import { openerOf } from '@overhaul/core/workshop/opener'
@@ -44,20 +45,18 @@ export function useJob(jobId: string): JobState {
   const opener = useMemo(() => (family.data?.ok ? openerOf(onlyFamily(family.data.value)) : undefined), [family.data])
 
   const waiting = useMemo(() => outbox.filter((each) => each.jobId === jobId), [outbox, jobId])
-  const learnt = useMemo(() => (opener ? opener.learntFrom(record?.visits ?? []) : {}), [opener, record?.visits])
+  const { job: told, visits } = record ?? {}
+  const known = useMemo(() => (told && visits ? knownOf(told, visits) : NOTHING_KNOWN), [told, visits])
   const hold = useMemo(() => opener && holdStand(opener.openStand), [opener])
   const stand = useMemo(() => {
     if (!record || !hold) return undefined
-    const known = new Set(record.entries.map(({ id }) => id))
+    const there = new Set(record.entries.map(({ id }) => id))
     const ahead = waiting.flatMap((each) =>
-      each.refused || isHeldBack(each, waiting) || known.has(each.entry.id) ? [] : [each.entry],
+      each.refused || isHeldBack(each, waiting) || there.has(each.entry.id) ? [] : [each.entry],
     )
-    return standWith(hold(record.hardware, record.entries), ahead)
-  }, [record, hold, waiting])
-  const worked = useMemo(
-    () => (stand?.ok ? ok({ stand: stand.value, job: workOut(stand.value, learnt) }) : stand),
-    [stand, learnt],
-  )
+    return standWith(hold(record.hardware, record.entries, known), ahead)
+  }, [record, hold, known, waiting])
+  const worked = useMemo(() => (stand?.ok ? ok({ stand: stand.value, job: workOut(stand.value) }) : stand), [stand])
 
   if (query.error && !record) return { status: 'failed', error: query.error }
   if (family.data && !family.data.ok) return { status: 'failed', error: new Error(family.data.error.message) }
@@ -78,7 +77,7 @@ export function useJob(jobId: string): JobState {
       }),
     )
   const refusal = (made: readonly Entry[]): Refusal | undefined => {
-    const judged = opener.admitAll(from, made, learnt)
+    const judged = opener.admitAll(from, made)
     return 'error' in judged ? judged : undefined
   }
   const check = (bodies: readonly EntryBody[]) => refusal(make(bodies))

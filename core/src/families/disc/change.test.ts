@@ -129,7 +129,7 @@ function worked(
 
 const refusedAfter = (hardware: Hardware, bodies: readonly EntryBody[], ...more: readonly EntryBody[]) => {
   const log = written(...bodies, ...more)
-  return firstRefusal(hardware, log.slice(0, bodies.length), log.slice(bodies.length), {})?.error
+  return firstRefusal(hardware, log.slice(0, bodies.length), log.slice(bodies.length))?.error
 }
 
 describe('the star', () => {

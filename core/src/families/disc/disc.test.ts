@@ -299,7 +299,7 @@ describe('what is refused', () => {
     )
     expect(job.next).toMatchObject({ kind: 'mend', stop: true, step: { id: 'rotor-sound' } })
     const [skip] = log({ kind: 'skip', step: 'rotor-sound', reason: 'in a hurry' })
-    const refused = firstRefusal(HARDWARE, job.state.standing, skip ? [{ ...skip, id: 'skip', seq: 99 }] : [], {})
+    const refused = firstRefusal(HARDWARE, job.state.standing, skip ? [{ ...skip, id: 'skip', seq: 99 }] : [])
     expect(refused?.error.message).toBeTruthy()
   })
 

@@ -348,7 +348,7 @@ describe('opening the drum', () => {
     }
     const job = expectOk(openJob(HARDWARE, written(...done, ...bodies)))
     const log = written(...done, ...bodies, { kind: 'skip', step, reason: 'in a hurry' })
-    return { job, skipped: firstRefusal(HARDWARE, log.slice(0, -1), log.slice(-1), {})?.error.code }
+    return { job, skipped: firstRefusal(HARDWARE, log.slice(0, -1), log.slice(-1))?.error.code }
   }
 
   it.each([

@@ -6,7 +6,7 @@ import { expectOk } from '../../outcome/outcome.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import { walk } from '../../testing/hand.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../../testing/stand.ts'
-import { learntFrom, openJob, openStand } from '../../workshop/open.ts'
+import { openJob, openStand } from '../../workshop/open.ts'
 import { CHILD_OUTSIDE_MM, LEVER_PLACE, leverFitAt, leverMoves, leverPlaceAt, MOST_OUTSIDE_MM, OUTSIDE } from './fit.ts'
 import { HANDS } from './hands.ts'
 import { BOOK_SCREW, learnScrew, sayScrew } from './screw.ts'
@@ -258,8 +258,8 @@ describe('the reach screw is learnt like any screw', () => {
   it('another lever begins at the book; an earlier visit is remembered', () => {
     const visit = [reading('leverReach', 70), screw(4), reading('leverReach', 62)]
     expect(learnScrew(written(...visit, { kind: 'swap', part: 'lever', to: 'new' }))).toEqual(BOOK_SCREW)
-    const learnt = learntFrom([{ hardware: HARDWARE, entries: written(...visit) }])
-    expect(expectOk(openJob(HARDWARE, [], learnt)).screw.mean).toBeGreaterThan(1.8)
+    const known = { complaints: [], visits: [{ hardware: HARDWARE, entries: written(...visit) }] }
+    expect(expectOk(openJob(HARDWARE, [], known)).screw.mean).toBeGreaterThan(1.8)
   })
 
   it('its turns are worked out from what was learnt', () => {
