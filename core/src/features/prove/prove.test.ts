@@ -1,3 +1,4 @@
+import tReference from '@stdlib/stats-base-dists-t-quantile'
 import { describe, expect, it } from 'vitest'
 import { stopTest } from '../../calculations/stop-test.ts'
 import { tQuantile } from '../../mechanics/student.ts'
@@ -15,7 +16,7 @@ import { limitsFor, rulesBeside } from './limits.ts'
 import { pulsesOf, seriesOfPulses } from './logger.ts'
 import { brakingM, checkRun, type RunEntry, runsIn } from './runs.ts'
 import { apartM, seriesOfRows, seriesOfTrack } from './series.ts'
-import { FEWEST, halfWidth, MOST, meanGiveOrTakeM, verdictOf } from './verdict.ts'
+import { FEWEST, halfWidth, LEVEL, MOST, meanGiveOrTakeM, verdictOf } from './verdict.ts'
 
 type Run = EntryBody & { kind: 'run' }
 const run = (phase: 'before' | 'after', distanceM: number, more: Partial<Run> = {}): Run => ({
@@ -227,6 +228,18 @@ describe('the verdict', () => {
     const one = { count: 5, meanM: 0, sdM: 1, corrected: [] }
     const two = { count: 10, meanM: 0, sdM: 2, corrected: [] }
     expect(halfWidth(one, two, 0.1)).toBeCloseTo(tQuantile(0.95, 12.96) * Math.sqrt(0.6), 6)
+  })
+
+  // Two means of n runs each are told apart by d where t(1 − α/2, 2n − 2)·s·√(2/n) ≤ d (any textbook of statistics), t from a
+  // reference library (@stdlib/stats-base-dists-t-quantile).
+  it.each([0.6, 0.7, 0.8])('asks for as many more runs as a scatter of %f m needs to show a metre', (scatterM) => {
+    let needed = FEWEST
+    while (tReference(1 - LEVEL / 2, 2 * needed - 2) * scatterM * Math.sqrt(2 / needed) > 1) needed += 1
+    // Three runs with that scatter about one mean, before and after alike: nothing gained, nothing proven.
+    const scattered = [10 - scatterM, 10, 10 + scatterM]
+    const { proof, more } = verdict(...side('before', scattered, CLOSE), ...side('after', scattered, CLOSE))
+    expect(needed).toBeLessThanOrEqual(MOST)
+    expect([proof, more]).toEqual(['more', needed - 3])
   })
 })
 
