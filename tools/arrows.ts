@@ -28,6 +28,7 @@ export const CORE: Arrows = {
   reference: ['outcome', 'calculation'],
   calculations: ['outcome', 'calculation', 'mechanics', 'linkages', 'reference'],
   brake: ['outcome', 'quantity', 'calculation', 'mechanics', 'reference'],
+  http: ['brake', 'drawer', 'run-sheet', 'sheet', 'stand'],
   drawer: ['outcome', 'quantity'],
   stand: ['outcome', 'quantity', 'reference', 'brake'],
   bench: [
@@ -93,7 +94,6 @@ export const CORE: Arrows = {
     'brake',
     'bench',
     'stand',
-    'dial-in',
     'run-sheet',
     'families/disc',
     'families/drum',

@@ -17,6 +17,7 @@ import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { tagRoutes } from '../tags/tags.ts'
 import type { Workers } from '../workers/workers.ts'
+import { answer } from './answer.ts'
 import type { Door } from './door.ts'
 import { doorRoutes } from './door-routes.ts'
 import { HttpFault, notFound, withKind } from './fault.ts'
@@ -122,9 +123,12 @@ export function createApp({ store, workers, ledger, streams, drawer, hosts, door
   app.get('/api/health', (_request, response) => {
     const trouble = store.trouble()
     const status = store.isDamaged() ? 'damaged' : trouble ? 'in-trouble' : 'ok'
-    response
-      .status(trouble ? 503 : 200)
-      .json({ status, version: VERSION, schemaVersion: store.schemaVersion, ...(trouble && { trouble }) })
+    answer(
+      response,
+      'GET health',
+      { status, version: VERSION, schemaVersion: store.schemaVersion, ...(trouble && { trouble }) },
+      trouble ? 503 : 200,
+    )
   })
   app.use('/api/door', doorRoutes(door, streams, places))
   app.use('/api', door.check)

@@ -2,6 +2,7 @@ import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
 import QRCode from 'qrcode'
 import type { Streams } from '../jobs/stream.ts'
+import { answer } from './answer.ts'
 import type { Door } from './door.ts'
 import { HttpFault, notFound } from './fault.ts'
 import { NAME } from './told.ts'
@@ -20,11 +21,11 @@ export function doorRoutes(door: Door, streams: Streams, places: () => readonly 
 
   router.get('/', async (request, response) => {
     const may = door.may(request)
-    if (may !== 'host' || !door.shared) return void response.json({ shared: door.shared, may })
+    if (may !== 'host' || !door.shared) return answer(response, 'GET door', { shared: door.shared, may })
     const { write, read } = door.codes
     const [place] = places()
     const qr = place && (await QRCode.toString(`${place}/#code=${write}`, { type: 'svg', margin: 1 }))
-    response.json({
+    answer(response, 'GET door', {
       shared: true,
       may,
       codes: { write, read },
@@ -39,7 +40,7 @@ export function doorRoutes(door: Door, streams: Streams, places: () => readonly 
     const entered = door.letIn(code, device, request.socket.remoteAddress ?? '')
     if (!entered.ok) throw new HttpFault(entered.error.code === 'too-many-tries' ? 429 : 403, entered.error)
     response.setHeader('Set-Cookie', entered.value.cookie)
-    response.status(201).json({ may: entered.value.device.may })
+    answer(response, 'POST door', { may: entered.value.device.may }, 201)
   })
 
   router.delete('/devices/:id', (request: Request<{ id: string }>, response: Response) => {

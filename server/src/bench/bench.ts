@@ -1,3 +1,4 @@
+import type { JobRecord, JobSummary } from '@overhaul/core/http/contract'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { findingsOf } from '@overhaul/core/run-sheet/findings'
 import type { Job } from '@overhaul/core/run-sheet/job'
@@ -13,7 +14,6 @@ import { hardwareAfter, openStand } from '@overhaul/core/workshop/open'
 import { hold } from '../app/hold.ts'
 import { endsOf } from '../db/ends.ts'
 import { epochOf } from '../db/rack.ts'
-import type { JobSummary } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 import { DamagedRecord } from '../db/trouble.ts'
 import { heldBy } from '../drawer/drawer.ts'
@@ -133,7 +133,7 @@ export class Bench {
   record(jobId: string): Promise<Outcome<string>> {
     return this.worked(jobId, async (worked, { job, bicycle, hardware, known, entries }) => {
       const { state, advice, next } = worked
-      return JSON.stringify({
+      const told: JobRecord & { readonly parts: unknown; readonly state: unknown } = {
         epoch: await epochOf(this.db),
         job,
         bicycle,
@@ -151,7 +151,8 @@ export class Bench {
           findings: findingsOf(worked, advice),
           next,
         },
-      })
+      }
+      return JSON.stringify(told)
     })
   }
 

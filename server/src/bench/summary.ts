@@ -1,3 +1,4 @@
+import type { JobSummary } from '@overhaul/core/http/contract'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import { type Job, workOut } from '@overhaul/core/run-sheet/job'
@@ -8,7 +9,7 @@ import { costsIn } from '@overhaul/core/stand/costs'
 import { describe } from '@overhaul/core/stand/describe'
 import { openJob } from '@overhaul/core/workshop/open'
 import { sql } from 'drizzle-orm'
-import type { JobSummary, jobs } from '../db/schema.ts'
+import type { jobs } from '../db/schema.ts'
 import type { OpenJob } from './open-job.ts'
 
 type Workable = Pick<OpenJob, 'hardware' | 'entries' | 'known' | 'stand'>

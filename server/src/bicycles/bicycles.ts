@@ -6,6 +6,7 @@ import { checkHardware } from '@overhaul/core/workshop/open'
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
+import { answer } from '../app/answer.ts'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { groupBy } from '../app/group-by.ts'
 import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
@@ -130,7 +131,8 @@ export function bicycleRoutes(store: Store, workers: Workers, ledger: Ledger, st
       minutes,
     }))
     const ofBrake = groupBy(told, (job) => job.brakeId)
-    response.json({ ...row, brakes: all.map((brake) => ({ ...brake, jobs: ofBrake.get(brake.id) ?? [] })) })
+    const hung = all.map((brake) => ({ ...brake, jobs: ofBrake.get(brake.id) ?? [] }))
+    answer(response, 'GET bicycles/:id', { ...row, brakes: hung })
   })
 
   /**

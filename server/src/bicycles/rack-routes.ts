@@ -1,15 +1,16 @@
 import { Router } from 'express'
+import { answer } from '../app/answer.ts'
 import { isUnchanged } from '../app/lists.ts'
 import { rackCount } from '../db/rack.ts'
 import type { Store } from '../db/store.ts'
-import type { RackCounts } from '../rail/bicycles.ts'
+import type { Counts } from '../rail/bicycles.ts'
 import type { Workers } from '../workers/workers.ts'
 
 /** What a rack on a screen asks again and again: whether anything changed, and how many bicycles are in each part of it. */
 export function rackRoutes(store: Store, workers: Workers): Router {
   const router = Router()
   const { db } = store
-  let told: { readonly changes: number; readonly day: string; readonly counts: Promise<RackCounts> } | undefined
+  let told: { readonly changes: number; readonly day: string; readonly counts: Promise<Counts> } | undefined
 
   router.get('/', async (request, response) => {
     const changes = await rackCount(db)
@@ -22,7 +23,7 @@ export function rackRoutes(store: Store, workers: Workers): Router {
         told = undefined
       })
     }
-    response.json({ changes, epoch: store.epoch, ...(await told.counts) })
+    answer(response, 'GET rack', { changes, epoch: store.epoch, ...(await told.counts) })
   })
 
   return router

@@ -1,7 +1,5 @@
-import type { StationId } from '@overhaul/core/brake/station'
 import type { PartKindId } from '@overhaul/core/drawer/kinds'
-import type { StationStatus } from '@overhaul/core/run-sheet/line'
-import type { Before } from '@overhaul/core/sheet/found'
+import type { JobSummary } from '@overhaul/core/http/contract'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { sql } from 'drizzle-orm'
@@ -36,25 +34,6 @@ export const brakes = sqliteTable(
     uniqueIndex('brakes_one_hanging_an_end').on(table.bicycleId, table.end).where(sql`${table.retiredAt} is null`),
   ],
 )
-
-/** What the rack shows of a job without folding its log: kept beside it, always derivable from it. */
-export interface JobSummary {
-  readonly stations: readonly StationStatus[]
-  readonly nextSay: string
-  /** Last entry it was made of; missing on one written before this was kept. */
-  readonly seq?: number
-  /** Where the work is; missing on one written before this was kept. */
-  readonly station?: StationId
-  /** What the brake is set by, as found and as left, and the minutes it took; missing on one written before this was kept. */
-  readonly readings?: readonly Before[]
-  readonly minutes?: number
-  /** The last thing that was written of it, in the words of the bench. */
-  readonly last?: { readonly at: string; readonly by: string; readonly say: string }
-  /** The day by which a released brake should be looked at again, ISO 8601. */
-  readonly lookAgain?: string
-  /** Why the bicycle is not to be ridden, of a job that was closed unreleased. */
-  readonly unfit?: readonly string[]
-}
 
 export const jobs = sqliteTable(
   'jobs',

@@ -4,6 +4,7 @@ import { DRAWER_COLUMNS, rowOf } from '@overhaul/core/drawer/rows'
 import express, { type Request, Router } from 'express'
 import Joi from 'joi'
 import Papa from 'papaparse'
+import { answer } from '../app/answer.ts'
 import { orThrow } from '../app/fault.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
 import { validate } from '../app/validate.ts'
@@ -64,12 +65,12 @@ export function drawerRoutes(drawer: Drawer, workers: Workers): Router {
 
   router.post('/', async (request, response) => {
     const { count, by, ...shape } = validate(NEW_PART, request.body)
-    response.status(201).json(orThrow(await drawer.add(shape, count, by)))
+    answer(response, 'POST drawer', orThrow(await drawer.add(shape, count, by)), 201)
   })
 
   router.get('/moves', async (request, response) => {
     const { jobId } = validate(MOVES_QUERY, request.query, 'query')
-    response.json(await drawer.movesOf(jobId))
+    answer(response, 'GET drawer/moves', await drawer.movesOf(jobId))
   })
 
   router.post('/moves', async (request, response) => {
@@ -89,16 +90,20 @@ export function drawerRoutes(drawer: Drawer, workers: Workers): Router {
     const { dryRun, by } = validate(FILE_QUERY, request.query, 'query')
     const { parts, bad } = orThrow(await workers.look('drawerFile', request.body))
     const tried = dryRun === 'true'
-    response.json({ dryRun: tried, ...(await drawer.restock(parts, by, tried)), bad })
+    answer(response, 'POST drawer/drawer.csv', { dryRun: tried, ...(await drawer.restock(parts, by, tried)), bad })
   })
 
   /** How far a file is written that is being written now. */
   router.get('/progress', (_request, response) => {
-    response.json(drawer.progress)
+    answer(response, 'GET drawer/progress', drawer.progress)
   })
 
   router.patch('/:id', async (request: Request<{ id: string }>, response) => {
-    response.json(orThrow(await drawer.change(request.params.id, validate(CHANGE, request.body))))
+    answer(
+      response,
+      'PATCH drawer/:id',
+      orThrow(await drawer.change(request.params.id, validate(CHANGE, request.body))),
+    )
   })
 
   return router

@@ -5,6 +5,7 @@ import { FAMILIES } from '@overhaul/core/workshop/families'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import Joi from 'joi'
+import { answer } from '../app/answer.ts'
 import { HttpFault, notFound, orThrow } from '../app/fault.ts'
 import { Lists, PAGE, SOUGHT, STATION } from '../app/lists.ts'
 import { ID, NAME, REMARK } from '../app/told.ts'
@@ -187,12 +188,12 @@ export function jobRoutes(
   })
 
   router.get('/:id/next', async (request: JobRequest, response: Response) => {
-    response.json(orThrow(await workers.ask('next', request.params.id)))
+    answer(response, 'GET jobs/:id/next', orThrow(await workers.ask('next', request.params.id)))
   })
 
   router.get('/:id/entries', async (request: JobRequest, response: Response) => {
     sameEpoch(request.query.epoch)
-    response.json(await logAfter(request.params.id, seqOf(request.query.after)))
+    answer(response, 'GET jobs/:id/entries', await logAfter(request.params.id, seqOf(request.query.after)))
   })
 
   router.post('/:id/entries', async (request: JobRequest, response: Response) => {
@@ -201,9 +202,8 @@ export function jobRoutes(
     const { id } = request.params
     const appended = orThrow(await ledger.append(id, Array.isArray(body) ? body : [body as Entry]))
     streams.publish(id, appended.entries)
-    response
-      .status(appended.accepted.length > 0 ? 201 : 200)
-      .json({ accepted: appended.accepted, known: appended.known })
+    const { accepted, known } = appended
+    answer(response, 'POST jobs/:id/entries', { accepted, known }, accepted.length > 0 ? 201 : 200)
   })
 
   router.get('/:id/stream', async (request: JobRequest, response: Response) => {

@@ -1,4 +1,5 @@
 import { STATIONS, type StationId } from '@overhaul/core/brake/station'
+import type { RackCounts, RackPart } from '@overhaul/core/http/contract'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { and, asc, eq, inArray, isNotNull, lte, type SQL, sql } from 'drizzle-orm'
 import { groupBy } from '../app/group-by.ts'
@@ -8,8 +9,7 @@ import { bicycles, hanging, jobs, tags } from '../db/schema.ts'
 import type { Db } from '../db/store.ts'
 
 /** Parts of the rail. */
-export const PARTS = ['hanging', 'open', 'out', 'unfit', 'released', 'due', 'retired'] as const
-export type RackPart = (typeof PARTS)[number]
+export const PARTS: readonly RackPart[] = ['hanging', 'open', 'out', 'unfit', 'released', 'due', 'retired']
 
 export const SORTS = ['name', 'recent'] as const
 
@@ -25,19 +25,8 @@ export interface RackWish {
   readonly sort: (typeof SORTS)[number]
 }
 
-export interface RackCounts {
-  readonly parts: Readonly<Record<RackPart, number>>
-  /** Those there are, in the order of the trade’s own lists. */
-  readonly families: readonly Counted[]
-  readonly stations: readonly Counted[]
-}
-
-/** What bicycles are told apart by, and how many there are of it. */
-interface Counted {
-  readonly id: string
-  readonly title: string
-  readonly count: number
-}
+/** Beside when they were counted. */
+export type Counts = Omit<RackCounts, 'changes' | 'epoch'>
 
 /** What puts a bicycle in a part of the rail. */
 const IN_PART: Readonly<Record<RackPart, (today: string) => SQL | undefined>> = {
@@ -155,7 +144,7 @@ export async function rackPage(
 }
 
 /** How many bicycles are in each part of the rail, have a brake of each family, and a job at each station. */
-export async function countRack(db: Db, today = todayNow()): Promise<RackCounts> {
+export async function countRack(db: Db, today = todayNow()): Promise<Counts> {
   const [parts] = await db
     .select(
       Object.fromEntries(

@@ -4,7 +4,7 @@ import { isStale, type JobAt } from '../bench/summary.ts'
 import type { Db } from '../db/store.ts'
 import { partsOf } from '../drawer/drawer.ts'
 import { readFile } from '../drawer/file.ts'
-import { countRack, countWanted, type Hung, type RackCounts, type RackWish, rackPage } from './bicycles.ts'
+import { type Counts, countRack, countWanted, type Hung, type RackWish, rackPage } from './bicycles.ts'
 import { countJobs, type JobWish, jobsPage, openJobs } from './jobs.ts'
 
 /** A page of a list, as it is sent. */
@@ -77,7 +77,7 @@ export class Rail {
     return JSON.stringify(await partsOf(this.db))
   }
 
-  counts(today: string): Promise<RackCounts> {
+  counts(today: string): Promise<Counts> {
     return countRack(this.db, today)
   }
 }

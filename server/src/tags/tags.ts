@@ -2,6 +2,7 @@ import { sayEnds } from '@overhaul/core/sheet/tag'
 import { eq } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
 import QRCode from 'qrcode'
+import { answer } from '../app/answer.ts'
 import { notFound } from '../app/fault.ts'
 import { endsOf } from '../db/ends.ts'
 import { bicycles } from '../db/schema.ts'
@@ -22,7 +23,7 @@ export function tagRoutes(store: Store, places: () => readonly string[]): Router
         `No bicycle of this workshop has the code “${code}”. It stands on its tag.`,
       )
     const address = tagAddress(places(), code)
-    response.json({
+    answer(response, 'GET tags/:code', {
       code,
       bicycleId: bicycle.id,
       name: bicycle.name,

@@ -1,3 +1,4 @@
+import type { JobRecord, RackBicycle, RackWish } from '@overhaul/core/http/contract'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { loadFamily } from '@overhaul/core/workshop/load'
 import {
@@ -9,16 +10,7 @@ import {
   useQuery,
 } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import {
-  ApiFault,
-  Away,
-  api,
-  InTrouble,
-  type JobRecord,
-  type ListPage,
-  type RackBicycle,
-  type RackWish,
-} from './api.ts'
+import { ApiFault, Away, api, InTrouble, type ListPage } from './api.ts'
 import { lastWithoutGap, mergeEntries } from './merge.ts'
 
 /** `networkMode: always`: the server on this machine answers while the browser believes itself offline. */

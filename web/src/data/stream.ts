@@ -1,6 +1,6 @@
+import type { JobRecord } from '@overhaul/core/http/contract'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { useEffect } from 'react'
-import type { JobRecord } from './api.ts'
 import { catchUp, heard, knownOf, readAnew, remeasured, renamed } from './queries.ts'
 import { onWaking } from './waking.ts'
 

@@ -1,10 +1,10 @@
+import type { BicycleRecord } from '@overhaul/core/http/contract'
 import { formatNumber, formatQuantity, type LengthUnit, shownUnit } from '@overhaul/core/quantity/quantity'
 import type { Before } from '@overhaul/core/sheet/found'
 import { sayDay } from '@overhaul/core/stand/when'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { Link } from 'react-router'
 import { useSettings } from '../app/settings.ts'
-import type { BicycleRecord } from '../data/api.ts'
 import { Ruled } from '../ui/layout.ts'
 import { Label, Slate } from '../ui/words.tsx'
 

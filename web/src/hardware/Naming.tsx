@@ -1,5 +1,5 @@
+import type { BicycleRecord } from '@overhaul/core/http/contract'
 import { useState } from 'react'
-import type { BicycleRecord } from '../data/api.ts'
 import { change } from '../data/changes.ts'
 import { useKeptForm } from '../drafts/use-kept-form.ts'
 import { FormField } from '../ui/FormField.tsx'

@@ -1,7 +1,7 @@
+import type { JobRow, RackBicycle } from '@overhaul/core/http/contract'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
-import type { JobRow, RackBicycle } from '../data/api.ts'
 import { MarkShape, stationWords } from '../drawing/Mark.tsx'
 import { linkPress } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'

@@ -1,3 +1,4 @@
+import type { RackBicycle } from '@overhaul/core/http/contract'
 import { useRef } from 'react'
 import {
   Collection,
@@ -10,7 +11,6 @@ import {
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { upright } from '../app/theme.ts'
-import type { RackBicycle } from '../data/api.ts'
 import { BrakeCell } from './BrakeCell.tsx'
 import type { ForJob } from './NewJob.tsx'
 import { placeOf } from './told.ts'

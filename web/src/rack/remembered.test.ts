@@ -1,5 +1,5 @@
+import type { JobRow, RackBicycle, RackPart, RackWish } from '@overhaul/core/http/contract'
 import { describe, expect, it } from 'vitest'
-import type { JobRow, RackBicycle, RackPart, RackWish } from '../data/api.ts'
 import { wantedAmong } from './remembered.ts'
 
 const TODAY = '2026-03-20T12:00:00.000Z'

@@ -1,5 +1,5 @@
+import type { RackBicycle, RackPart, RackWish } from '@overhaul/core/http/contract'
 import { byName } from '../app/in-order.ts'
-import type { RackBicycle, RackPart, RackWish } from '../data/api.ts'
 import { isDue, isOff, isOpen } from './told.ts'
 
 type RackBrake = RackBicycle['brakes'][number]

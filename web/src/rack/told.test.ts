@@ -1,6 +1,6 @@
+import type { JobRow, RackBicycle } from '@overhaul/core/http/contract'
 import type { StationStatus } from '@overhaul/core/run-sheet/line'
 import { describe, expect, it } from 'vitest'
-import type { JobRow, RackBicycle } from '../data/api.ts'
 import { placeOf, tellBrake } from './told.ts'
 
 const TODAY = '2026-03-20T12:00:00.000Z'

@@ -1,5 +1,5 @@
+import type { JobRow, RackBicycle } from '@overhaul/core/http/contract'
 import { sayDay, sayWhen } from '@overhaul/core/stand/when'
-import type { JobRow, RackBicycle } from '../data/api.ts'
 import type { Shape } from '../drawing/Mark.tsx'
 
 type RackBrake = RackBicycle['brakes'][number]

@@ -1,5 +1,5 @@
+import type { RackWish } from '@overhaul/core/http/contract'
 import { describe, expect, it } from 'vitest'
-import type { RackWish } from '../data/api.ts'
 import { queryOf, wishIn } from './wish.ts'
 
 const read = (query: string): RackWish => wishIn(new URLSearchParams(query))

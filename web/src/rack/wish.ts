@@ -1,5 +1,5 @@
 import { STATIONS } from '@overhaul/core/brake/station'
-import type { RackPart, RackWish } from '../data/api.ts'
+import type { RackPart, RackWish } from '@overhaul/core/http/contract'
 
 /** Parts of the rail, as they are called on the screen. */
 export const PARTS: readonly { readonly id: RackPart; readonly title: string }[] = [

@@ -1,6 +1,6 @@
+import type { JobRecord } from '@overhaul/core/http/contract'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { standingIn } from '@overhaul/core/stand/log-order'
-import type { JobRecord } from '../data/api.ts'
 import type { Drafts } from '../drafts/use-drafts.ts'
 
 /** On a practice brake, what fills in these readings as a gauge would show them; undefined on a real one. */
