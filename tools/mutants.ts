@@ -40,7 +40,7 @@ const swap = (a: string, b: string): readonly Change[] => {
   ]
 }
 /** Not after a name or a dot: `M6`, `x0` and `.5` are no constants; 0 and 1 are mostly places in a list. */
-const NUMBER = /(?<![\w.·])(?:\d+\.\d+|[2-9]|\d{2,})(?![\w.])/g
+const NUMBER = /(?<![\w.·]|\de-)(?:\d+\.\d+|[2-9]|\d{2,})(?![\w.])/g
 const CHANGES: readonly Change[] = [
   ...swap('+', '-'),
   ...swap('<', '>='),
