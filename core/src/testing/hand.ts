@@ -1,5 +1,10 @@
+import type { Step } from '../brake/step.ts'
+import type { Part, PartShape } from '../drawer/part.ts'
 import { leverMovesAt } from '../features/lever-fit/fit.ts'
 import { WAYS, type WayId } from '../features/mount/ways.ts'
+import { standsNow } from '../features/stack/measured.ts'
+import { planStacks } from '../features/stack/plan.ts'
+import { STACK_WAYS } from '../features/stack/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { practiceGauge } from '../simulate/practice.ts'
@@ -10,13 +15,51 @@ import { firstRefusal } from './refusal.ts'
 
 /** A hand that does as the sheet says, on a simulated brake: for walking a whole run sheet in a test. */
 export interface Walk {
-  /** Steps in the order they came up, each once. */
+  /** Steps in the order they came up, each once, as it was said when it came up. */
+  readonly asked: readonly Step[]
   readonly steps: readonly string[]
   readonly log: readonly Entry[]
   readonly last: Job
 }
 
 const MOST_ACTS = 90
+
+const mounted = (way: WayId): EntryBody => ({
+  kind: 'plan',
+  plan: 'mount',
+  to: way,
+  parts: [],
+  acknowledged: WAYS.find((each) => each.id === way)?.cautions ?? [],
+})
+
+/** A drawer with a bracket, a spacer and a bolt of every size there may be. */
+const FULL_DRAWER: readonly Part[] = [
+  ...[10, 20, 22].map((rise) =>
+    drawn('bracket', `bracket ${rise}`, { spacingMm: 74, riseMm: rise, footMm: 8, threadDepthMm: 12 }),
+  ),
+  ...[0.5, 1, 2.5].map((thick) => drawn('spacer', `spacer ${thick}`, { thicknessMm: thick, holeMm: 6.2 })),
+  ...[16, 18, 20, 22, 25, 30].map((long) =>
+    drawn('bolt', `bolt ${long}`, { threadMm: 6, pitchMm: 1, underHeadMm: long }),
+  ),
+]
+
+function drawn(kind: PartShape['kind'], name: string, dimensions: PartShape['dimensions']): Part {
+  return { id: name, code: name, kind, name, dimensions, count: 20, material: '', minimum: 0 }
+}
+
+function stacked(job: Job): EntryBody {
+  const now = standsNow(job)
+  const [first] = now ? planStacks(now, FULL_DRAWER) : []
+  if (!first) throw new Error(`no stack stands under this caliper: ${JSON.stringify(now)}`)
+  return {
+    kind: 'plan',
+    plan: 'stack',
+    to: first.way,
+    parts: [],
+    acknowledged: STACK_WAYS.find((each) => each.id === first.way)?.cautions ?? [],
+    figures: { ...first.figures },
+  }
+}
 
 function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | string>>): readonly EntryBody[] {
   const { next } = job
@@ -36,15 +79,7 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
         return { kind: 'reading', reading, value, unit: job.kit.reading(reading)?.unit ?? '' }
       })
     case 'plan':
-      return [
-        {
-          kind: 'plan',
-          plan: 'mount',
-          to: way,
-          parts: [],
-          acknowledged: WAYS.find((each) => each.id === way)?.cautions ?? [],
-        },
-      ]
+      return [next.step.done.kind === 'planned' && next.step.done.plan === 'stack' ? stacked(job) : mounted(way)]
     case 'turn':
       return [
         ...next.turn.moves.map((move): EntryBody => ({ kind: 'turn', ...move })),
@@ -68,7 +103,7 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
 /** Walks a job from its first step to the signature, every entry admitted by the product’s own rule. */
 export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId = 'B'): Walk {
   const log: Entry[] = []
-  const steps: string[] = []
+  const asked: Step[] = []
   const write = (bodies: readonly EntryBody[]) => {
     const made = bodies.map(
       (body, index): Entry => ({
@@ -86,11 +121,12 @@ export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId
   write(start)
   for (let act = 0; act < MOST_ACTS; act += 1) {
     const job = expectOk(openJob(hardware, log))
-    if (!steps.includes(job.next.step.id)) steps.push(job.next.step.id)
+    const { step } = job.next
+    if (!asked.some(({ id }) => id === step.id)) asked.push(step)
     const gauge = practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, job.state.standing) ?? {}
     const bodies = actOn(job, way, gauge)
-    if (bodies.length === 0) return { steps, log, last: job }
+    if (bodies.length === 0) return { asked, steps: asked.map(({ id }) => id), log, last: job }
     write(bodies)
   }
-  throw new Error(`the sheet did not end: ${steps.at(-1)}`)
+  throw new Error(`the sheet did not end: ${asked.at(-1)?.id}`)
 }

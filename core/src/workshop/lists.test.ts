@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { kitOf } from '../bench/kit.ts'
+import { WORK } from '../bench/work.ts'
+import type { Family } from '../brake/family.ts'
+import type { Kit } from '../brake/kit.ts'
+import { asksFor, type Step } from '../brake/step.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { walk } from '../testing/hand.ts'
+import { FAMILIES } from './families.ts'
+
+/**
+ * All that is said at a brake, in the order it is said: one list a family, kept beside this test.
+ * A change of a sentence, or of the order, is seen in the list and read there as a mechanic would.
+ */
+
+/** A job as it begins: what it is for, or what was done before the sheet was looked at. */
+interface Start {
+  readonly title: string
+  readonly start: readonly EntryBody[]
+}
+
+const startsOf = (family: Family): readonly Start[] => [
+  ...family.works.map(
+    ({ id, title }): Start => ({ title, start: [{ kind: 'reading', reading: WORK, value: id, unit: '' }] }),
+  ),
+  { title: 'the cable new', start: [{ kind: 'swap', part: 'cable', to: 'new' }] },
+  { title: 'the lever new', start: [{ kind: 'swap', part: 'lever', to: 'new' }] },
+]
+
+const answers = (kit: Kit, step: Step): readonly string[] => {
+  if (step.done.kind === 'confirmed')
+    return [`    well: ${step.done.well}`, `    ill: ${step.done.ill}. ${step.done.remedy}`]
+  return asksFor(step).flatMap((id) => {
+    const seen = kit.seeing(id)
+    const reading = kit.reading(id)
+    return seen
+      ? [
+          `    ${seen.title}: ${seen.how}`,
+          ...seen.options.map(({ title, remedy }) => `      ${title}${remedy ? `: ${remedy}` : ''}`),
+        ]
+      : reading
+        ? [`    ${reading.title}, ${reading.unit}: ${reading.how}`]
+        : []
+  })
+}
+
+const wholly = (kit: Kit, step: Step): readonly string[] => [
+  `  ${step.id}: ${step.title}`,
+  `    why: ${step.why}`,
+  ...answers(kit, step),
+  ...(step.whenOut ? [`    out: ${step.whenOut}`] : []),
+  ...(step.maySkip ? [`    skipped: ${step.maySkip}`] : []),
+  ...(step.mayLeave ? [`    left: ${step.mayLeave}`] : []),
+]
+
+/** What is said in each job in the order of the sheet, then once what stands behind each step. */
+function listOf(family: Family): string {
+  const kit = kitOf(family)
+  const walked = startsOf(family).map(({ title, start }) => ({
+    title,
+    asked: walk({ family: family.id, end: 'rear', dimensions: {}, practiceSeed: 5 }, start).asked,
+  }))
+  const once = new Map(walked.flatMap(({ asked }) => asked.map((step) => [step.id, step] as const)))
+  return [
+    family.title,
+    '',
+    ...walked.flatMap(({ title, asked }) => [
+      title,
+      ...asked.map(({ station, id, say, more }) => `  ${station}, ${id}: ${say}${more ? ` / ${more}` : ''}`),
+      '',
+    ]),
+    'behind each step',
+    ...[...once.values()].flatMap((step) => wholly(kit, step)),
+    '',
+  ].join('\n')
+}
+
+describe.each(FAMILIES.map((family) => [family.id, family] as const))('what is said at a %s brake', (id, family) => {
+  it('is as its list has it', async () => {
+    await expect(listOf(family)).toMatchFileSnapshot(`lists/${id}.txt`)
+  })
+})
