@@ -11,7 +11,7 @@ test.afterAll(() => shop.close())
 // Trade: do not centre a rotor between a fixed and a moving pad; it runs as close to the fixed one as it can without touching.
 test('a disc with one fixed pad goes from the wheel to release, its sheet printed', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.newJob(await shop.newBrake('Disc 1', 'disc-fixed-pad', 'front'))}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await until(page, 'Measure the rotor’s thickness')
   const drawing = page.getByLabel(/Bench drawing/)
   for (const reading of ['rotorThickness', 'rotorRunout'])

@@ -12,7 +12,7 @@ test('what is measured is dimensioned: the field in hand strongest, a dimension 
   page,
 }) => {
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 1')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'wheel ok hub ok')
   await expect(next(page)).toContainText('Spin the wheel')
   const drawing = page.getByLabel(/Bench drawing/)
@@ -38,7 +38,7 @@ test('what is measured is dimensioned: the field in hand strongest, a dimension 
 test('on a phone the drawing has the same dimensions, in its fold', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 2', 'dual-pivot')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'wheel ok hub ok')
   await expect(next(page)).toContainText('Spin the wheel')
   await page.getByRole('button', { name: 'Drawing of the brake and the lever' }).click()
@@ -49,7 +49,7 @@ test('on a phone the drawing has the same dimensions, in its fold', async ({ pag
 test('right and wrong stand side by side to be pointed at', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 3')}`)
   // Quick-release, axle: each answer under what it looks like.
-  await expect(next(page).getByRole('button', { name: 'Does not seat' }).locator('svg')).toBeVisible()
+  await expect(next(page).getByRole('button', { name: 'Loose or cocked' }).locator('svg')).toBeVisible()
   await writeOnTape(page, `wheel ok hub ok lat 0.3 rad 0.3 off 0 ${SOUND.slice(0, SOUND.indexOf('pl 4'))}`)
   await writeOnTape(page, 'pl 4 pr 4 face clean')
   await expect(next(page)).toContainText('closed end must face forward')
@@ -63,7 +63,7 @@ test('right and wrong stand side by side to be pointed at', async ({ page }) => 
 
 test('the log as a list, by time and by station; struck and restored in three keys', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 4')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'wheel ok hub ok lat 0.4')
   const strip = page.getByRole('list', { name: 'Log, newest first' })
   await expect(strip).toContainText('runout, side to side 0.4 mm')
@@ -91,7 +91,7 @@ test('the log as a list, by time and by station; struck and restored in three ke
 
 test('inches everywhere: drift, toe-in, cuts and working', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 5')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, `wheel ok hub ok lat 0.3 rad 0.3 off 0 ${SOUND}`)
   await expect(next(page)).toContainText('Measure both gaps')
   await page.getByRole('button', { name: /lengths in millimetres/ }).click()
@@ -123,7 +123,7 @@ test('the handbook is worked in: index, search, a live form with its plot, and f
   await expect(page.getByRole('main')).toContainText('A pad that touches the tyre can burst it')
 
   await page.goto(`${shop.url}/stand/${await shop.jobOn('Drawn 6')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await page.keyboard.press('w')
   await page
     .getByRole('link', { name: /^In the handbook/ })

@@ -12,7 +12,7 @@ test.afterAll(() => shop.close())
 test('a squealing roadster’s drum goes from complaint to release', async ({ page }) => {
   const brake = await shop.newBrake('Roadster 3', 'drum', 'front', 3)
   await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
-  await expect(next(page)).toContainText('Loosen both nuts')
+  await expect(next(page)).toContainText('both nuts tight')
   await writeOnTape(page, 'work service')
   await expect(next(page)).toContainText('Mark the brake arm against the axle’s flats with a felt pen')
   await until(page, 'Wet-clean drum and plate')

@@ -85,7 +85,7 @@ test('a cable’s way: cut list as it is typed, a tight bend warned of, housing 
 
 test('a dead brake begins with what is only unhooked', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'work dead')
   await expect(next(page)).toContainText('First hook the guide pipe')
 })

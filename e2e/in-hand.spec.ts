@@ -206,11 +206,28 @@ test('a skip’s reason and a note outlive a reload and another screen’s entry
   await expect(page.getByLabel('note', { exact: true })).toHaveValue('left pad squeaks')
 })
 
+test('t pressed before the tape has come leads the hand to it when it does', async ({ page }) => {
+  let come = () => {}
+  const held = new Promise<void>((resolve) => {
+    come = resolve
+  })
+  await page.route(/\/Tape-[^/]*\.js$/, async (route) => {
+    await held
+    await route.continue()
+  })
+  await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
+  await expect(page.getByLabel('Tape')).toBeHidden()
+  await page.keyboard.press('t')
+  come()
+  await expect(page.getByLabel('Tape')).toBeFocused()
+})
+
 test('the tape: titles, what Enter would refuse, earlier lines, the words of this brake', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   const line = page.getByLabel('Tape')
-  await expect(line).toHaveAttribute('placeholder', 'wheel ok')
+  await expect(line).toHaveAttribute('placeholder', 'fast ok')
   await page.keyboard.press('t')
   await page.keyboard.type('gap left 40')
   await expect(page.locator('#tape-echo')).toContainText('Accepted: 0.0 mm to 10.0 mm')
@@ -219,12 +236,12 @@ test('the tape: titles, what Enter would refuse, earlier lines, the words of thi
   await page.keyboard.press('u')
   await expect(line).toHaveValue('u')
   await page.keyboard.press('Backspace')
-  await page.keyboard.type('wheel ok')
+  await page.keyboard.type('fast ok')
   await page.keyboard.press('Enter')
-  await expect(next(page)).not.toContainText('Loosen the wheel')
+  await expect(next(page)).not.toContainText('wheel straight in its dropouts')
   await page.keyboard.press('t')
   await page.keyboard.press('ArrowUp')
-  await expect(line).toHaveValue('wheel ok')
+  await expect(line).toHaveValue('fast ok')
   await page.keyboard.press('ArrowDown')
   await expect(line).toHaveValue('')
   await page.keyboard.press('?')

@@ -12,7 +12,7 @@ test.afterAll(() => shop.close())
 test('a larger rotor on an assisted bicycle, from battery out to bedding-in', async ({ page }) => {
   const brake = await shop.newBrake('Assisted 2', 'disc-both-move', 'rear', 7)
   await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'work new-rotor motorat this')
   await expect(next(page)).toContainText('take the battery out')
   const drawing = page.getByLabel(/Bench drawing/)

@@ -11,7 +11,7 @@ test.afterAll(() => shop.close())
 
 test('keyboard alone: tape, strike, turn back, working, stations', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
 
   // The echo says what was understood before Enter; an unknown word names the nearest and nothing is lost.
   await typeOnTape(page, 'wheel ok hub ok lat 0.4 rad 1/64in')

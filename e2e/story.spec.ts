@@ -19,7 +19,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
   await page.getByRole('searchbox', { name: 'Search the rack' }).fill('hire 07')
   await expect(page.getByRole('grid', { name: 'Bicycles' }).getByRole('heading')).toHaveText(['Hire 07'])
   await page.getByRole('link', { name: /Open job .* Hire 07 rear/ }).click()
-  await expect(next(page)).toContainText('Loosen the wheel, push it fully home')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
 
   // The wheel comes first, then whether the parts belong together, then pads and cable, then the readings.
   await follow(page)

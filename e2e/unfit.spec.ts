@@ -12,7 +12,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   page,
 }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 07', 'rear')}`)
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'wheel ok hub ok lat 0.4 rad 0.3 off 0 rim alloy wall 0.5')
   await expect(next(page)).toContainText('Do not ride')
   await writeOnTape(page, 'skip rim-sound x')
@@ -35,7 +35,7 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
   await tag.getByRole('button', { name: 'New job, Hire 07 rear' }).click()
   await page.getByLabel('What is wrong?').fill('new wheel fitted')
   await page.keyboard.press('Enter')
-  await expect(next(page)).toContainText('Loosen the wheel')
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await page.goto(shop.url)
   await page.getByRole('searchbox').fill('hire 07')
   await expect(page.getByText(/new wheel fitted Not to be ridden since job \d+: rim wall/)).toBeVisible()

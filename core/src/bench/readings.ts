@@ -294,7 +294,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     title: 'anchor’s bolt and washer',
     shorthand: 'abolt',
     standsOn: ['swap:brake'],
-    how: 'The brake’s own bolt, with the shaped washer that holds the inner; not a plain bolt and washer in their place.',
+    how: 'The brake’s own bolt, with the shaped washer that holds the inner straight, the right way round; not a plain bolt and washer in their place.',
     options: [
       { id: 'own', title: 'the brake’s own' },
       {
@@ -321,7 +321,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
     title: 'inner in its housing',
     shorthand: 'feel',
     standsOn: ['swap:cable', 'swap:housing'],
-    how: 'Unhook the cable and draw the inner to and fro by hand.',
+    how: 'Feel it at the lever, slowly in and out; where the cable is off, draw the inner to and fro by hand.',
     options: [
       { id: 'smooth', title: 'runs smoothly' },
       { id: 'gritty', title: 'gritty' },

@@ -1,4 +1,4 @@
-import { fitting, type StepSpec, wholeOr, wholeSheet } from '../brake/step.ts'
+import { type Circumstances, fitting, type StepSpec, wheelLoosened, wholeOr, wholeSheet } from '../brake/step.ts'
 import { judgeCableFeel } from '../features/cable/judge.ts'
 import { LEVER_STEPS } from '../features/lever-fit/steps.ts'
 import { judgeLever } from '../features/match/judge.ts'
@@ -9,6 +9,14 @@ import { ANCHOR_LOOSE, MOVED } from './unsettled.ts'
 
 /** Parts of the cable’s run: with one of them it is laid anew. */
 const RUN_PARTS = ['swap:cable', 'swap:housing', 'swap:lever'] as const
+
+/** The cable is clamped anew in this job, or was; one that nobody loosened is only looked at, with its bolt. */
+const clampedAnew = (here: Circumstances): boolean =>
+  here.cableAnew ||
+  fitting(here) ||
+  here.loosened('anchor') ||
+  here.happened(['confirm:cable-clamped']) ||
+  here.shaken('confirm:cable-clamped')
 
 /** What is done at every cable-pulled brake, in working order; families put theirs between them. */
 export const COMMON_STEPS: readonly StepSpec[] = [
@@ -55,6 +63,25 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     when: assisted,
   },
   {
+    id: 'wheel-fast',
+    station: 'wheel',
+    standsOn: ['swap:wheel'],
+    shorthand: 'fast',
+    title: 'wheel fast and straight',
+    say: 'Look: wheel straight in its dropouts, nuts tight or quick-release closed; pull at it.',
+    more: 'Nothing is loosened to be looked at. A quick-release: its lever lies where it is seen.',
+    why: 'Whatever is set is set to the wheel as it stands; one that is loose or cocked is put right first.',
+    cautions: ['maker'],
+    beforeRiding: true,
+    done: {
+      kind: 'confirmed',
+      well: 'Fast and straight',
+      ill: 'Loose or cocked',
+      remedy: 'Loosen the wheel, push it fully home in the dropouts, and close it.',
+    },
+    when: (here) => !wheelLoosened(here),
+  },
+  {
     id: 'wheel-seated',
     station: 'wheel',
     standsOn: ['swap:wheel'],
@@ -73,6 +100,8 @@ export const COMMON_STEPS: readonly StepSpec[] = [
         'Look for a bent axle, a dropout out of line, a wheel of another width. The brake is not set on a wheel that does not sit.',
       stop: true,
     },
+    unasked: true,
+    when: wheelLoosened,
   },
   {
     id: 'hub-play',
@@ -128,7 +157,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     id: 'own-hardware',
     station: 'match',
     title: 'nothing stands in for the brake’s own parts',
-    say: 'Look at the anchor’s bolt and washer: are they the brake’s own?',
+    say: 'Look at the anchor: are bolt and washer the brake’s own, the inner straight?',
     why: 'A plain bolt and washer in the anchor’s place strips or lets the cable slip.',
     cautions: ['maker'],
     done: { kind: 'in-window', readings: ['anchorBolt'] },
@@ -190,7 +219,10 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     id: 'cable-smooth',
     station: 'cable',
     title: 'inner runs smoothly',
-    say: 'Unhook the cable and draw the inner to and fro. Look whether the housing is lined.',
+    say: ({ cableAnew }) =>
+      cableAnew
+        ? 'Draw the inner to and fro in its housing. Look whether the housing is lined.'
+        : 'Squeeze slowly and let go: the inner runs smoothly. Look whether the housing is lined.',
     why: 'Friction takes from the hand on the way in and holds the brake on after it is let go.',
     cautions: ['frayed', 'housing'],
     mends: ['cable', 'housing'],
@@ -246,7 +278,8 @@ export const COMMON_STEPS: readonly StepSpec[] = [
         'Clamp a fresh length, or a new inner, under the anchor’s own bolt and washer. A stripped bolt is replaced.',
       stop: true,
     },
-    when: (here) => wholeSheet(here) || here.cableAnew || here.loosened('anchor'),
+    unasked: true,
+    when: clampedAnew,
   },
   {
     id: 'dial-in',
@@ -339,7 +372,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     title: 'wheel fastening, once more',
     say: 'Look at the wheel’s fastening again: nuts tight, or quick-release closed.',
     more: 'Closed with real force, its lever lying where it is seen.',
-    why: 'The wheel was loosened at the beginning; this is the last hand on it before it is ridden.',
+    why: 'The wheel was loosened in this job; this is the last hand on it before it is ridden.',
     cautions: ['maker'],
     beforeRiding: true,
     done: {
@@ -350,6 +383,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
         'Seat the wheel and close it again; worn nuts, a bent lever or a quick-release that closes without force are replaced.',
       stop: true,
     },
+    when: (here) => wheelLoosened(here) || here.happened(['confirm:axle-loosened']),
   },
   {
     id: 'cut-off',

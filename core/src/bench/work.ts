@@ -31,11 +31,12 @@ export const proposedWork = (complaint: string, works: readonly WorkSpec[]): str
 /** What a job can be for at any brake; fitting it is another thing at each. */
 export const worksWith = (fitting: string): readonly WorkSpec[] => [
   { id: 'adjust', title: 'adjusting', says: 'The whole sheet; the brake stays on its frame.' },
-  { id: 'fit', title: 'fitting the brake', says: fitting },
+  { id: 'fit', title: 'fitting the brake', says: fitting, loosensWheel: true },
   {
     id: 'rub',
     title: 'a sudden rub',
     says: 'A short sheet: the wheel first, as a sudden rub usually sits there (common practice), then gaps and bite.',
+    loosensWheel: true,
   },
   { id: 'dead', title: 'a dead brake', says: 'The whole sheet, what is only open or unhooked first.' },
 ]

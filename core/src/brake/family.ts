@@ -23,6 +23,8 @@ export interface WorkSpec {
   readonly id: string
   readonly title: string
   readonly says: string
+  /** Its wheel is loosened in it, if only to be pushed home. */
+  readonly loosensWheel?: true
 }
 
 /** Lines of a job sheet under a heading of the family’s own. */

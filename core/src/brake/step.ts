@@ -74,6 +74,12 @@ export interface Circumstances extends Looked {
   readonly loosened: (adjuster: string) => boolean
   /** Whether any of these happened in this job. */
   readonly happened: (facts: readonly Fact[]) => boolean
+  /** Whether this step is answered not well. */
+  readonly ill: (step: string) => boolean
+  /** Whether something happened in this job that this stands on. */
+  readonly shaken: (fact: Fact) => boolean
+  /** The wheel is loosened in the job, by what it is for. */
+  readonly loosensWheel: boolean
 }
 
 /** A sentence, or one that depends on where the brake hangs and what was found. */
@@ -116,6 +122,8 @@ export interface Step {
   readonly beforeRiding?: true
   /** Readings that are not asked for where another was answered so. */
   readonly exempt?: Readonly<Record<string, Exemption>>
+  /** The hand may tell it unasked: done once in a job, it stands on the sheet. */
+  readonly unasked?: true
   /** What makes it asked again, where it is confirmed. */
   readonly standsOn?: readonly Fact[]
   /** Stands on the sheet only then; always if not given. */
@@ -132,6 +140,16 @@ export interface StepSpec extends Omit<Step, 'say' | 'more'> {
 
 /** The brake is fitted: that is the job, or another one went on in the middle of it. */
 export const fitting = (here: Circumstances): boolean => here.work === 'fit' || here.swapped('brake')
+/**
+ * The wheel is seated anew: the job asks for it, it hung loose or cocked, or what it sits by was apart. Else it is only
+ * looked at, as to look is not to loosen; taken out and put back later, it must stand as it stood.
+ */
+export const wheelLoosened = (here: Circumstances): boolean =>
+  here.loosensWheel ||
+  here.ill('wheel-fast') ||
+  here.happened(['confirm:wheel-seated']) ||
+  here.shaken('confirm:wheel-seated')
+
 export const wholeSheet = (here: Circumstances): boolean => here.work !== 'rub' || fitting(here)
 
 /** On the whole sheet, and on a short one too where one of these happened: what is swapped or loosened brings its steps. */

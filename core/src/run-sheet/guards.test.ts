@@ -155,16 +155,7 @@ describe('whatever is skipped or left, in whatever order', () => {
   )
 
   it('with the reason “x” an ordinary job skips nothing that stops a rider', () => {
-    const ordinary = [
-      'wheel-seated',
-      'hub-play',
-      'rim-sound',
-      'pads-sound',
-      'reserve',
-      'spin',
-      'dial-in',
-      'cable-match',
-    ]
+    const ordinary = ['wheel-fast', 'hub-play', 'rim-sound', 'pads-sound', 'reserve', 'spin', 'dial-in', 'cable-match']
     for (const step of ordinary)
       expect(refusal([], skip(step)), step).toMatchObject({ code: 'not-skipped', kind: 'conflict' })
     for (const step of ['rotor-sound', 'spin', 'dial-in', 'pads-sound', 'caliper-height'])
@@ -191,7 +182,7 @@ describe('whatever is skipped or left, in whatever order', () => {
   it('not done is said of every step that must be, the first by name', () => {
     const said = sayFindings(findingsOf(job(HARDWARE), job(HARDWARE).advice))
     expect(said).toHaveLength(1)
-    expect(said[0]).toMatch(/^not done: motor or none, wheel seated, hub without play, .* and \d+ more$/)
+    expect(said[0]).toMatch(/^not done: motor or none, wheel fast and straight, hub without play, .* and \d+ more$/)
   })
 })
 

@@ -41,7 +41,7 @@ const PROVEN: readonly EntryBody[] = [
 describe('what is next', () => {
   it('goes through the stations in working order to release', () => {
     expect(nextId()).toBe('motor-asked')
-    expect(nextId(...PREPARED.slice(0, 1))).toBe('wheel-seated')
+    expect(nextId(...PREPARED.slice(0, 1))).toBe('wheel-fast')
     expect(nextId(...PREPARED.slice(0, 2))).toBe('hub-play')
     expect(nextId(...PREPARED.slice(0, 3))).toBe('wheel-true')
     expect(nextId(...WHEEL.slice(0, 6))).toBe('rim-sound')
@@ -83,7 +83,7 @@ describe('what is next', () => {
   it('never trims centring while the wheel is unconfirmed, nor bite before the pads are tight', () => {
     expect(job(seen('motorAt', 'none'), ...measured(0.2, 2.4, 12)).next).toMatchObject({
       kind: 'confirm',
-      step: { id: 'wheel-seated' },
+      step: { id: 'wheel-fast' },
     })
     expect(job(...PADS_SET, ...measured(0.2, 2.4, 12)).next).toMatchObject({
       kind: 'confirm',
@@ -108,7 +108,7 @@ describe('what is next', () => {
   })
 
   it('a skipped step is settled, and confirming it later takes the skip back', () => {
-    const before = [...PADS_SET, confirm('pads-tight')]
+    const before = [...PADS_SET, confirm('anchor-loosened'), confirm('pads-tight')]
     const counted = before.concat(confirm('cable-run'), seen('cableFeel', 'smooth'), seen('cableLined', 'lined'))
     const skip: EntryBody = { kind: 'skip', step: 'barrel-left', reason: 'counted at the other bench' }
     const skipped = job(...counted, skip)

@@ -42,6 +42,9 @@ export function circumstancesOf({ kit, here, number, seen, plan, schools, family
     trait: (id) => here.traits[id],
     loosened: (what) => happened([`turn:${what}`, ...loosenedAs(kit, what)]),
     happened,
+    ill: (id) => state.confirmed[id]?.value === false,
+    shaken: (fact) => happened(kit.standsOn[fact] ?? []),
+    loosensWheel: family.works.find(({ id }) => id === work)?.loosensWheel === true,
   }
 }
 

@@ -107,7 +107,7 @@ describe('a family nobody else knows of', () => {
   const { at, bodies, lines } = walkByTape(3)
 
   it('goes from the wheel to the release by the tape alone', () => {
-    expect(lines.slice(0, 2)).toEqual(['motorat none', 'wheel ok'])
+    expect(lines.slice(0, 2)).toEqual(['motorat none', 'fast ok'])
     expect(lines.at(-1)).toBe('release 7')
     expect(lines).toContain('smell clean')
     expect(at.state.released?.initials).toBe('7')

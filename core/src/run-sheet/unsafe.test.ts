@@ -16,7 +16,7 @@ import {
 } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
 import { findingsOf, sayFindings } from './findings.ts'
-import { sheetOf } from './status.ts'
+import { sheetOf, stepsOn } from './status.ts'
 
 const RELEASE: EntryBody = { kind: 'release', initials: '7' }
 const not = (body: EntryBody, more: object = {}): EntryBody => ({ ...body, well: false, ...more }) as EntryBody
@@ -64,15 +64,17 @@ describe('not to be ridden, whatever reason is typed', () => {
     expect(job([skip(step), ...log]).next.step.id).not.toBe('release')
   })
 
-  it.each(['hard-squeezes', 'cable-clamped', 'fasteners', 'wheel-fastened', 'walk-test', 'pads-tight'])(
-    '%s not done',
-    (step) => {
-      const log = without(SOUND, step)
-      expect(findings(log).join()).toMatch(/not done/)
-      expect(refused(log, skip(step))).toMatchObject({ code: 'not-skipped' })
-      expect(refused(log, RELEASE)).toMatchObject({ code: 'not-ready' })
-    },
-  )
+  it.each<[string, readonly EntryBody[]]>([
+    ...['hard-squeezes', 'fasteners', 'wheel-fastened', 'walk-test', 'pads-tight'].map(
+      (step): [string, readonly EntryBody[]] => [step, without(SOUND, step)],
+    ),
+    ['wheel-fast', without(SOUND, 'wheel-seated')],
+    ['cable-clamped', [...without(SOUND, 'cable-clamped'), confirm('anchor-loosened')]],
+  ])('%s not done', (step, log) => {
+    expect(findings(log).join()).toMatch(/not done/)
+    expect(refused(log, skip(step))).toMatchObject({ code: 'not-skipped' })
+    expect(refused(log, RELEASE)).toMatchObject({ code: 'not-ready' })
+  })
 
   it('just inside its limit it is only unwanted, and may be skipped with a reason', () => {
     for (const [bodies, step] of [
@@ -196,6 +198,31 @@ describe('order on the bench', () => {
     const anew = ids([{ kind: 'swap', part: 'cable', to: 'new' }])
     expect(anew).toContain('barrel-in')
     expect(anew).not.toContain('barrel-left')
+  })
+
+  // Handbook: to look is not to loosen; on a visit that loosened nothing, nothing is loosened, clamped or unhooked to be looked at.
+  it.each(['linear-pull', 'disc-both-move', 'drum'])('a %s brake that nobody loosened is only looked at', (family) => {
+    const brake: Hardware = { family, end: 'rear', dimensions: {} }
+    const looked = ids([], brake)
+    expect(looked).toContain('wheel-fast')
+    for (const id of ['wheel-seated', 'wheel-fastened', 'cable-clamped']) expect(looked).not.toContain(id)
+    const said = stepsOn(job([], brake)).flatMap(({ say, more = '' }) => [say, more])
+    expect(said.filter((text) => /\b(loosen|unhook the cable|clamp the inner|undo)\b/i.test(text))).toEqual([])
+
+    const loosened = ids([confirm('axle-loosened'), confirm('anchor-loosened')], brake)
+    for (const id of ['wheel-home', 'wheel-fastened', 'cable-clamped']) expect(loosened).toContain(id)
+    // A hand that did it unasked may say so; what was done stands on the sheet.
+    expect(refusal([], confirm('wheel-seated'), brake)).toBeUndefined()
+    expect(ids([confirm('wheel-seated')], brake)).toContain('wheel-fastened')
+  })
+
+  it('a wheel that hangs loose is seated, a sudden rub and a brake that is fitted begin with it', () => {
+    const loose = [seen('motorAt', 'none'), not(confirm('wheel-fast'))]
+    expect(job(loose).next.step.id).toBe('wheel-seated')
+    expect(refused(loose, skip('wheel-seated'))).toMatchObject({ code: 'not-skipped' })
+    expect(ids(loose)).not.toContain('wheel-fast')
+    expect(job([...loose, confirm('wheel-seated')]).next.step.id).toBe('hub-play')
+    for (const work of ['rub', 'fit']) expect(ids([seen('work', work)])).toContain('wheel-seated')
   })
 
   it('an anchor loosened in a short job is looked at too', () => {

@@ -21,6 +21,9 @@ const here = (work: string): Circumstances => ({
   trait: () => undefined,
   loosened: () => true,
   happened: () => true,
+  ill: () => true,
+  shaken: () => true,
+  loosensWheel: true,
 })
 const said = (say: Say | undefined, work: string): string =>
   say === undefined ? '' : typeof say === 'string' ? say : say(here(work))

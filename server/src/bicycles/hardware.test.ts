@@ -171,8 +171,8 @@ describe('what is told by machine', () => {
     expect(await next()).toMatchObject({
       act: 'confirm',
       station: 'wheel',
-      step: 'wheel-seated',
-      say: expect.stringContaining('Loosen the wheel'),
+      step: 'wheel-fast',
+      say: expect.stringContaining('wheel straight in its dropouts'),
       moves: [],
       readings: [],
       windows: { gapLeft: { low: expect.any(Number), high: expect.any(Number) } },

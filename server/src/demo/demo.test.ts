@@ -86,7 +86,7 @@ describe('Lockside Hire', () => {
     expect(body.entries).toEqual([])
     expect(body.visits).toHaveLength(1)
     expect(body.visits[0].entries.length).toBeGreaterThan(20)
-    expect(body.state.next.step.id).toBe('wheel-seated')
+    expect(body.state.next.step.id).toBe('wheel-fast')
   })
 
   // What ships is what a mechanic who does as told comes to today: `npm run demo` writes it anew.

@@ -164,7 +164,7 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
         {
           complaint: 'Rubs on the left, bites late. Knocked over at the lock.',
           daysAgo: 0,
-          stopAt: { step: 'wheel-seated' },
+          stopAt: { step: 'wheel-fast' },
           by: '3',
         },
       ),

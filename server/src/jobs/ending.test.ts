@@ -95,7 +95,7 @@ describe('a job asked for three times at once', () => {
 describe('a rack that reads while somebody writes', () => {
   it('works out a summary that is older than its log before it shows it', async () => {
     const { bicycle, job } = await workshop.newJob()
-    expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('Loosen the wheel')
+    expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('wheel straight in its dropouts')
     await workshop.post(`jobs/${job.id}/entries`, entry({ kind: 'confirm', step: 'wheel-seated' }))
     expect((await tagOf(bicycle.id))?.summary.nextSay).toContain('Push the wheel')
     const rows: { id: string; summary: { seq: number } }[] = (await workshop.get('jobs')).body

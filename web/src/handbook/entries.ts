@@ -19,6 +19,9 @@ const NOWHERE: Circumstances = {
   cableAnew: true,
   loosened: () => true,
   happened: () => true,
+  ill: () => true,
+  shaken: () => true,
+  loosensWheel: true,
   swapped: () => true,
   trait: () => undefined,
 }

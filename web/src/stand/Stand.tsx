@@ -57,6 +57,15 @@ export function Stand({ open }: { open: OpenJob }) {
   const [picked, setPicked] = useState<string>()
   const drawing = useRef<HTMLElement>(null)
   const tape = useRef<HTMLInputElement>(null)
+  /** The tape was asked for before it had come: the hand is led to it when it does. */
+  const tapeAsked = useRef(false)
+  const tapeCame = (line: HTMLInputElement | null) => {
+    tape.current = line
+    if (line && tapeAsked.current) {
+      tapeAsked.current = false
+      line.focus()
+    }
+  }
   const scroll = useRef<HTMLDivElement>(null)
   const drafts = useDrafts(record.job.id, open.job.kit, length, lastMoved(open.job.state.standing))
   const job = useHeldWindows(open.job, drafts.count > 0)
@@ -141,7 +150,10 @@ export function Stand({ open }: { open: OpenJob }) {
       setHelp(undefined)
       toFirstField()
     },
-    tape: () => tape.current?.focus(),
+    tape() {
+      tapeAsked.current = tape.current === null
+      tape.current?.focus()
+    },
     press,
     undo: () => takeNotice() || ask(job.state.standing.findLast((entry) => entry.kind !== 'correction')?.id),
     log: () => setHelp((now) => (now ? undefined : 'log')),
@@ -268,7 +280,7 @@ export function Stand({ open }: { open: OpenJob }) {
             jobId={record.job.id}
             job={job}
             length={length}
-            input={tape}
+            input={tapeCame}
             check={open.check}
             write={write}
             onDone={toDrawing}

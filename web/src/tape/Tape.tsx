@@ -5,7 +5,7 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { exampleLine } from '@overhaul/core/tape/example'
 import { readTape } from '@overhaul/core/tape/tape'
 import { complete, type Word } from '@overhaul/core/tape/words'
-import { type KeyboardEvent, type RefObject, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { type KeyboardEvent, type Ref, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { clearAnnouncer } from 'react-aria/private/live-announcer/LiveAnnouncer'
 import { ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import styled from 'styled-components'
@@ -95,7 +95,7 @@ interface Props {
   readonly jobId: string
   readonly job: Job
   readonly length: LengthUnit
-  readonly input: RefObject<HTMLInputElement | null>
+  readonly input: Ref<HTMLInputElement>
   /** What the log would answer to these. */
   readonly check: (bodies: readonly EntryBody[]) => Refusal | undefined
   readonly write: (bodies: readonly EntryBody[]) => boolean

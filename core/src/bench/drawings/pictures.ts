@@ -163,6 +163,7 @@ export const COMMON_PICTURES: Pictures = {
     ],
     unlined: [round('cut', [0, 0], 17), round('void', [0, 0], 8), round('bolt', [0, -2], 5)],
   },
+  'wheel-fast': { well: axle(0), ill: axle(9) },
   'wheel-seated': { well: axle(0), ill: axle(9) },
   'hub-play': {
     well: axle(0),

@@ -43,6 +43,7 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
   'rotor-on': [seen('rotorWay', 'right'), seen('rotorThreads', 'medium')],
   'rotor-star': [confirm('rotor-star')],
   'rotor-wiped': [confirm('rotor-wiped')],
+  'wheel-fast': [confirm('wheel-fast')],
   'wheel-seated': [confirm('wheel-seated')],
   'axle-nuts': [confirm('axle-nuts')],
   'hub-play': [confirm('hub-play')],

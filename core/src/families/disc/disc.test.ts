@@ -337,6 +337,6 @@ describe('an assisted bicycle', () => {
       expectOk(openJob({ family: 'disc-both-move', end: 'rear', dimensions: {} }, written(seen('motorAt', motorAt))))
         .next.step.id
     for (const at of ['this', 'other', 'cranks']) expect(asked(at)).toBe('battery-out')
-    expect(asked('none')).toBe('wheel-seated')
+    expect(asked('none')).toBe('wheel-fast')
   })
 })

@@ -17,6 +17,10 @@ export const DISC_WORDS: readonly StepSpec[] = [
         'See what let go: a head out of its pocket, housing out of its stop, an inner that slipped. Put that right first.',
     },
   }),
+  retold('wheel-fast', {
+    more: `Nothing is loosened to be looked at. ${QUICK_RELEASE}`,
+    cautions: ['maker', 'rotor'],
+  }),
   retold('wheel-seated', {
     more: `Look again before touching the brake. ${QUICK_RELEASE}`,
     cautions: ['maker', 'rotor'],

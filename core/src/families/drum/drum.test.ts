@@ -456,7 +456,7 @@ describe('a squeal after damp', () => {
     ])
     // It begins with looking: nobody makes a hard stop before strap, wheel, inner and lever were looked at, and it was walked.
     expect(steps.slice(-4)).toEqual(['squeal-before', 'squeal-stops', 'squeal-after', 'release'])
-    expect(steps.slice(0, 3)).toEqual(['motor-asked', 'wheel-seated', 'hub-play'])
+    expect(steps.slice(0, 3)).toEqual(['motor-asked', 'wheel-fast', 'hub-play'])
     const lines = last.family.sections?.(last).find(({ title }) => title === 'Squeal after damp')?.lines
     expect(lines).toEqual(['Before: it squeals. After 5 hard stops: the squeal is gone.'])
   })

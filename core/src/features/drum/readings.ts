@@ -230,7 +230,11 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
     how: 'What has been on drum and linings, now or before.',
     options: [
       { id: 'water', title: 'soap and water' },
-      { id: 'nothing', title: 'nothing' },
+      {
+        id: 'nothing',
+        title: 'nothing',
+        remedy: 'It is not clean yet, and dry dust rises: wet drum and plate with soap and water, wipe, let both dry.',
+      },
       {
         id: 'solvent',
         title: 'solvent or citrus',

@@ -8,7 +8,8 @@ export const SERVICE_WORK = {
   id: 'service',
   title: 'opening the drum',
   says: 'The whole sheet, the drum opened first: marked, cleaned, linings looked at, shoes centred, closed without play.',
-}
+  loosensWheel: true,
+} as const
 export const SQUEAL_WORK = {
   id: 'damp',
   title: 'a squeal after damp',

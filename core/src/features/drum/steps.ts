@@ -15,6 +15,11 @@ const DRUM_WORDS: readonly StepSpec[] = [
         'See what let go: a head out of its pocket, housing out of its stop, an inner that slipped. Put that right first.',
     },
   }),
+  retold('wheel-fast', {
+    say: 'Look: wheel straight in its dropouts, both nuts tight, washers in place; pull at it.',
+    more: 'Nothing is loosened to be looked at.',
+    done: { remedy: 'Loosen both nuts, push the wheel fully home in the dropouts, and tighten them.' },
+  }),
   retold('wheel-seated', {
     say: 'Loosen both nuts, push the wheel fully home in the dropouts, tighten them.',
     more: 'Non-turn washers in place. Look again before touching the brake.',

@@ -74,7 +74,7 @@ describe('a run', () => {
   it('is never ridden before what a ride hangs on was looked at, nor while something stands against it', () => {
     expect(refusal([], run('before', 7))).toMatchObject({
       code: 'not-looked-at',
-      message: expect.stringMatching(/wheel seated.*and \d+ more/),
+      message: expect.stringMatching(/wheel fast and straight.*and \d+ more/),
     })
     expect(refusal(SOUND, run('before', 7))).toBeUndefined()
     const split = [...PREPARED, seen('housingState', 'split')]

@@ -13,7 +13,8 @@ export const ROTOR_WORK = {
   id: 'new-rotor',
   title: 'changing the rotor',
   says: 'The whole sheet, the rotor first; bracket and spacers are planned where its diameter changes.',
-}
+  loosensWheel: true,
+} as const
 
 export const changingRotor = ({ work }: Circumstances): boolean => work === ROTOR_WORK.id
 /** A new rotor goes on: that is the job, or it was told as a swap in another one. */

@@ -19,7 +19,7 @@ export function admitStep(stand: Stand, entry: EntryBody, id: string): Outcome<E
       `A ${stand.family.title} brake has no step “${id}”. Accepted: ${[...known, ...acts].join(', ')}.`,
     )
   }
-  if (!here.some((each) => each.id === id)) {
+  if (!here.some((each) => each.id === id) && !(step.unasked && entry.kind === 'confirm')) {
     const known = here.filter((each) => each.done.kind !== 'signed').map((each) => each.id)
     return refuse(
       'not-on-sheet',
