@@ -38,5 +38,5 @@ export const worksWith = (fitting: string): readonly WorkSpec[] => [
     says: 'A short sheet: the wheel first, as a sudden rub usually sits there (common practice), then gaps and bite.',
     loosensWheel: true,
   },
-  { id: 'dead', title: 'a dead brake', says: 'The whole sheet, what is only open or unhooked first.' },
+  { id: 'dead', title: 'a dead brake', says: 'The whole sheet; what has only let go comes first.' },
 ]

@@ -8,6 +8,7 @@ const QUICK_RELEASE =
 /** Common steps in the words of a disc. */
 export const DISC_WORDS: readonly StepSpec[] = [
   retold('dead-first', {
+    title: 'all in its place',
     say: 'First see housing and inner home at lever and caliper, and the cable’s head.',
     more: 'The head of the inner must sit in its pocket in the lever; the arm must move when the lever does.',
     why: 'A dead brake is most often a cable out of its stop or off its arm (common practice).',

@@ -6,6 +6,7 @@ import { CABLE_BACK, PLAY_AFTER, SERVICE_STEPS, SQUEAL_STEPS } from './service.t
 /** Common steps in the words of a drum: its wheel hangs on nuts. */
 const DRUM_WORDS: readonly StepSpec[] = [
   retold('dead-first', {
+    title: 'cable and strap hooked',
     say: 'First see cable and strap hooked, and look at the cable’s head.',
     more: 'The head of the inner must sit in its pocket in the lever; the brake arm must move when the lever does.',
     why: 'A dead brake is most often a cable off its arm (common practice).',
