@@ -89,6 +89,8 @@ try {
     })
     const page = await context.newPage()
     await page.goto(BASE + (await pathOf(view)))
+    // A page is there once it says something: how long that takes is the machine’s affair.
+    await page.waitForFunction(() => (document.querySelector('main')?.textContent ?? '').length > 80)
     await page.waitForTimeout(900)
     await view.act?.(page)
     await page.waitForFunction(
