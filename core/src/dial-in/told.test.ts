@@ -4,7 +4,7 @@ import { tellNext } from '../run-sheet/told.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import { firstRefusal } from '../testing/refusal.ts'
-import { written } from '../testing/stand.ts'
+import { HARDWARE, measured, PREPARED, written } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
 
 const TWO: Hardware = { family: 'disc-two-adjusters', end: 'front', dimensions: {} }
@@ -83,4 +83,23 @@ it('a machine is asked for what the sentence asks: a drum’s bite, and whether 
     next: { kind: 'measure', step: at.kit.step('dial-in') as never, readings: ['biteTravel'] },
   })
   expect(told.readings).toEqual(['biteTravel', 'drag'])
+})
+
+describe('what a machine is told', () => {
+  it('of a turn is the turn, each move a sentence, and what is measured after it', () => {
+    const told = tellNext(job(HARDWARE, [...PREPARED, ...measured(0.2, 2.4, 12)]))
+    expect(told.act).toBe('turn')
+    expect(told.say).toMatch(/^((Left|Right) screw (in|out)|Barrel (in|out)|(Let|Take) cable) .*\.$/)
+    expect(told.say.match(/\.( |$)/g)).toHaveLength(told.moves.length)
+    expect(told.more).toBe('Squeeze ten times, then measure both gaps and the bite.')
+  })
+
+  it('of what is not well is the finding, and what puts it right', () => {
+    const short = PREPARED.map((each) =>
+      each.kind === 'reading' && each.reading === 'leverPull' ? { ...each, value: 20 } : each,
+    )
+    const told = tellNext(job(HARDWARE, short))
+    expect(told).toMatchObject({ act: 'mend', step: 'lever-match', remedy: expect.stringMatching(/lever/) })
+    expect(told.remedy).not.toBe(told.say)
+  })
 })

@@ -1,4 +1,6 @@
 import { SQUEEZING } from '../brake/acts.ts'
+import type { LengthUnit } from '../quantity/quantity.ts'
+import { sayMove } from '../stand/show.ts'
 import { oneLine } from '../stand/words.ts'
 import type { Act } from './next.ts'
 import type { Stand } from './stand.ts'
@@ -42,9 +44,20 @@ function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
   return { line: step.say, ...(step.more && { more: step.more }) }
 }
 
-/** What Next says of an act, the same on the screen, on the rack and to a machine. */
-export function sayAct(stand: Stand, act: Act): Said {
+/** What is turned, move after move, and what is then measured. */
+function sayTurning({ model, family }: Stand, { turn }: Act & { readonly kind: 'turn' }, length: LengthUnit): Said {
+  const moves = turn.moves.flatMap((move) => {
+    const spec = model.adjusters.find(({ id }) => id === move.adjuster)
+    return spec ? [`${sayMove(spec, move, length)}.`] : []
+  })
+  return { line: moves.join(' '), more: `Squeeze ten times, then measure ${family.dial.say}.` }
+}
+
+/** What Next says of an act, the same on the screen, on the rack and to a machine; lengths of cable in mm if not told otherwise. */
+export function sayAct(stand: Stand, act: Act, length: LengthUnit = 'mm'): Said {
   switch (act.kind) {
+    case 'turn':
+      return sayTurning(stand, act, length)
     case 'measure':
       return sayMeasure(stand, act)
     case 'mend':

@@ -15,6 +15,8 @@ export interface Told {
   /** The rest of it, where one line does not hold it. */
   readonly more?: string
   readonly why?: string
+  /** What puts right what was found, where it says so beside the finding. */
+  readonly remedy?: string
   readonly moves: readonly Move[]
   /** Readings asked for, by id. */
   readonly readings: readonly string[]
@@ -57,6 +59,7 @@ export function tellNext(job: Job): Told {
     say: line,
     ...(more && { more }),
     ...(why && { why }),
+    ...(next.kind === 'mend' && next.remedy && { remedy: next.remedy }),
     moves: turn?.moves ?? [],
     readings: askedIn(job, next),
     expected: Object.fromEntries(

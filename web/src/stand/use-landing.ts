@@ -2,23 +2,11 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayAct } from '@overhaul/core/run-sheet/say'
 import { describe } from '@overhaul/core/stand/describe'
-import { sayMove } from '@overhaul/core/stand/show'
 import { useEffect, useRef, useState } from 'react'
 import { deviceId } from '../data/ids.ts'
 
 /** A finger’s own keyboard would cover what is to be done. */
 const byTouch = () => window.matchMedia('(pointer: coarse)').matches
-
-/** What the act says to do, in one line; of a turn, what is turned. */
-const lineOf = (job: Job, length: LengthUnit): string =>
-  job.next.kind === 'turn'
-    ? job.next.turn.moves
-        .flatMap((move) => {
-          const spec = job.model.adjusters.find(({ id }) => id === move.adjuster)
-          return spec ? [`${sayMove(spec, move, length)}.`] : []
-        })
-        .join(' ')
-    : sayAct(job, job.next).line
 
 /** Where a hand that has just written is led on from: the act, its gauges, the drawing and the tape; elsewhere it stays. */
 const LEADS_ON = '[data-testid="next"], [data-reading], [data-tape], [aria-label^="Bench drawing"]'
@@ -46,7 +34,7 @@ function land(job: Job, toFields: boolean): HTMLElement | null {
 export function useLanding(job: Job, length: LengthUnit): { said: string; expect: () => void } {
   const expected = useRef<'field' | 'line' | undefined>('field')
   const [said, setSaid] = useState('')
-  const line = lineOf(job, length)
+  const line = sayAct(job, job.next, length).line
   const seen = useRef({ line, last: job.state.lastSeq })
   useEffect(() => {
     const isNew = seen.current.line !== line

@@ -234,7 +234,10 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
     shorthand: 'kept',
     title: 'pads held in the caliper',
     say: 'See that pin or spring holds both pads, and pull at them by hand.',
-    more: 'A split pin is new and bent to 90°; a spring’s ends sit in the pads’ holes.',
+    more: (here) =>
+      changingPads(here) || here.swapped('pads') || here.loosened('shoes')
+        ? 'A split pin that was out is new, bent to 90°; a spring’s ends sit in the pads’ holes.'
+        : 'A split pin’s end is bent; a spring’s ends sit in the pads’ holes.',
     why: 'A pad that comes out leaves no brake.',
     cautions: ['clean'],
     beforeRiding: true,
