@@ -52,7 +52,7 @@ export interface AdjusterSpec {
   readonly travel?: number
   /** The reading that tells how far it stands from its lower end. */
   readonly positionReading?: string
-  /** Position taken before anyone has looked, from its lower end. */
+  /** Position taken before anyone has looked, from its lower end; half its travel if not given. */
   readonly assumedPosition?: number
   /** Which way it works differs by design: `book` holds one way, the other is as likely until the brake shows. */
   readonly eitherWay?: true

@@ -27,7 +27,6 @@ const centringScrew = (d: Dimensions): AdjusterSpec => ({
   play: { mean: 0.15, sd: 0.1 },
   settingSd: 0,
   travel: d.screwTravelTurns as number,
-  assumedPosition: (d.screwTravelTurns as number) / 2,
   eitherWay: true,
   price: 0.01,
   shows: MOVES_PADS,

@@ -68,7 +68,6 @@ export const springScrew = (side: Side, d: Dimensions): AdjusterSpec => ({
   settingSd: 0,
   travel: d.screwTravelTurns as number,
   positionReading: `${side}ScrewIn`,
-  assumedPosition: (d.screwTravelTurns as number) / 2,
   price: 0.01,
   shows: MOVES_PADS,
   screw: true,

@@ -190,6 +190,8 @@ describe('an older bridge and a short bolt', () => {
   it('takes a front brake’s longer bolt right through without drilling', () => {
     expect(byWay(BRIDGE).A?.state).toBe('buy')
     expect(byWay(BRIDGE).A?.reasons[0]?.say).toContain('Use a front brake')
+    // Drawer empty: 16 mm of bridge, two concave washers of usually 2.5 mm, a flat one of 1, a nut of 5, one thread of 1.
+    expect(byWay(BRIDGE, []).A?.reasons[0]?.say).toContain('right through it needs about 28.0 mm')
     const long = byWay({ ...BRIDGE, boltOutMm: 30 })
     expect(long.A?.state).toBe('ready')
     expect(long.A?.reasons[0]?.say).toContain('3.0 threads show')
