@@ -134,7 +134,7 @@ test.describe('two screens on one job', () => {
     await writeOnTape(other, 'gl 1.1')
     await expect(other.getByRole('button', { name: /gap left 1\.1 mm/ })).toContainText('waiting')
     await page.keyboard.press('d')
-    await expect(page.getByTestId('next')).toContainText(/Squeeze ten times|cable at the anchor turned/)
+    await expect(page.getByTestId('next')).toContainText(/Squeeze ten times|Clamp the inner straight/)
     await expect
       .poll(async () => (await shop.entries(job)).filter((entry) => entry.kind === 'turn').length)
       .toBeGreaterThan(0)

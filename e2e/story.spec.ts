@@ -9,7 +9,7 @@ test.beforeAll(async () => {
 test.afterAll(() => shop.close())
 
 /** The anchor is looked at again where it was loosened; then come the squeezes. */
-const AFTER_A_TURN = /Squeeze ten times, then measure|cable at the anchor turned/
+const AFTER_A_TURN = /Squeeze ten times, then measure|Clamp the inner straight/
 
 test('a brake that rubs left goes from the rack to release, and its sheet can be printed', async ({
   page,

@@ -383,7 +383,8 @@ export const COMMON_STEPS: readonly StepSpec[] = [
         'Seat the wheel and close it again; worn nuts, a bent lever or a quick-release that closes without force are replaced.',
       stop: true,
     },
-    when: (here) => wheelLoosened(here) || here.happened(['confirm:axle-loosened']),
+    unasked: true,
+    when: (here) => wheelLoosened(here) || here.happened(['confirm:axle-loosened', 'confirm:wheel-fastened']),
   },
   {
     id: 'cut-off',

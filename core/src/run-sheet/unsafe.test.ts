@@ -212,7 +212,10 @@ describe('order on the bench', () => {
     const loosened = ids([confirm('axle-loosened'), confirm('anchor-loosened')], brake)
     for (const id of ['wheel-home', 'wheel-fastened', 'cable-clamped']) expect(loosened).toContain(id)
     // A hand that did it unasked may say so; what was done stands on the sheet.
-    expect(refusal([], confirm('wheel-seated'), brake)).toBeUndefined()
+    for (const id of ['wheel-seated', 'wheel-fastened', 'cable-clamped']) {
+      expect(refusal([], confirm(id), brake)).toBeUndefined()
+      expect(ids([confirm(id)], brake)).toContain(id)
+    }
     expect(ids([confirm('wheel-seated')], brake)).toContain('wheel-fastened')
   })
 
