@@ -55,6 +55,30 @@ test('an assisted bicycle: battery first; a caliper that was off is looked at ag
   await follow(page)
   await page.getByText('Write something else').click()
   await page.getByRole('button', { name: 'Brake loosened on its mount' }).click()
-  await expect(page.getByRole('button', { name: /^Mount: look again/ })).toBeVisible()
+  // Set along the rotor first; its height and its light are looked at after that.
+  await expect(next(page)).toContainText(/Float the caliper, squeeze and hold|Tighten the caliper along the rotor/)
+  await follow(page)
+  await expect(next(page)).toContainText('Squeeze hard ten times')
+  await follow(page)
   await expect(next(page)).toContainText('Measure how the rotor clears the body')
+})
+
+// Trade: a disc that rubs is floated and squeezed before anything is shifted by tenths.
+test('a caliper both of whose pads move stands unequal: it is floated, and the log says so', async ({ page }) => {
+  const brake = await shop.newBrake('Disc 2', 'disc-both-move', 'front', 1)
+  await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
+  await writeOnTape(page, 'work rub')
+  await until(page, /Next turn.*Float the caliper/)
+  await expect(next(page)).toContainText('Both bolts loose until the body slides by itself')
+  await expect(next(page)).toContainText('Rotors are hot after use')
+  // What was done otherwise keeps that it was floated.
+  await page.keyboard.press('e')
+  await expect(next(page).getByRole('checkbox', { name: 'floated and squeezed' })).toBeChecked()
+  await next(page).getByRole('button', { name: 'Log what was turned' }).click()
+  const log = page.getByRole('list', { name: 'Log, newest first' })
+  await expect(log).toContainText('float the caliper, squeeze and hold, tighten by turns')
+  await until(page, 'Tighten both caliper bolts')
+  await until(page, 'Sign the job')
+  await release(page, '5')
 })

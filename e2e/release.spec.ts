@@ -37,7 +37,7 @@ test('a lever that traps a finger is moved until it fits, and cannot be called d
   await expect(hand).toContainText('no knuckle is met')
   await writeOnTape(page, 'tried knuckle')
   await expect(next(page)).toContainText('traps a finger at a full squeeze')
-  await writeOnTape(page, 'tried right barof carbon clampby crash')
+  await writeOnTape(page, 'tried right otherlever alike barof carbon clampby crash')
   await expect(next(page)).toContainText('no exception')
   await writeOnTape(page, 'clampby figure')
   await expect(page.getByRole('button', { name: /^Lever: in its window/ })).toBeVisible()

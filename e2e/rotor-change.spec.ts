@@ -95,3 +95,22 @@ test('new pads where oil got on the old ones; what is not bedded in stands open 
   await page.getByRole('link', { name: 'Job sheet, to print' }).click()
   await expect(page.getByText(/Open: 12 of 20–30 firm stops made/)).toBeVisible()
 })
+
+// Trade: pads that were out to be looked at stand anew; nothing is squeezed while the wheel is out.
+test('pads out past the wheel, cleaned, and back in: wheel home before a gap is measured', async ({ page }) => {
+  const brake = await shop.newBrake('Cargo 3', 'disc-both-move', 'front', 1)
+  await page.goto(`${shop.url}/stand/${await shop.newJob(brake)}`)
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
+  await writeOnTape(page, 'work pads-look')
+  await until(page, 'Choose how the pads are reached')
+  await next(page).getByRole('radio', { name: 'with the wheel out' }).check({ force: true })
+  await next(page).getByRole('button', { name: 'Save' }).click()
+  await expect(next(page)).toContainText('the outer pad first')
+  await expect(next(page)).toContainText('Wheel out first')
+  await until(page, 'dull them flat on clean abrasive paper')
+  await until(page, 'Rotor between the pads, wheel fully home')
+  await expect(next(page)).toContainText('clean flat wedge')
+  await until(page, 'Look at the wheel’s fastening again')
+  await until(page, 'Sign the job')
+  await release(page, '3')
+})

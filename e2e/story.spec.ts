@@ -86,7 +86,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
   await page.getByRole('link', { name: 'Job sheet, to print' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Hire 07 · rear')
   await expect(page.getByRole('row', { name: /gap left .* mm .* mm/ })).toBeVisible()
-  await expect(page.getByText('Test at walking pace')).toBeVisible()
+  await expect(page.getByText('Brakes are safety parts')).toBeVisible()
 })
 
 test('what is typed while the log cannot be reached survives a reload', async ({ page }) => {

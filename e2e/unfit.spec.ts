@@ -44,12 +44,12 @@ test('a brake that cannot be put right is closed, hangs on the rack as not to be
 test('a confirmation has two answers, by touch, key and tape, and a release is taken back', async ({ page }) => {
   await page.goto(`${shop.url}/stand/${await shop.job('Hire 04', 'front')}`)
   await expect(next(page)).toContainText('Next turn')
-  await until(page, 'Squeeze hard ten times')
-  await next(page).getByRole('button', { name: 'Something slipped or moved' }).click()
-  await expect(next(page)).toContainText('Find what gave way')
+  await until(page, 'Go over every fastener')
+  await next(page).getByRole('button', { name: 'One does not tighten' }).click()
+  await expect(next(page)).toContainText('does not come up to its figure')
   await expect(next(page).getByRole('button', { name: 'Skip' })).toBeHidden()
   await page.keyboard.press('d')
-  await expect(next(page)).not.toContainText('Find what gave way')
+  await expect(next(page)).not.toContainText('does not come up to its figure')
 
   await until(page, 'Walk beside the bicycle')
   await page.keyboard.press('n')

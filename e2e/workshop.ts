@@ -11,7 +11,7 @@ export const SOUND = [
   'rim alloy wall 1.4 line none step smooth tface clean',
   'lp 30 lf 75 reach 60 mass 95 kind coil house 5 cover sound ends right ia whole ih whole abolt own pipe hooked boot there pad alloy bolts ok arms ok',
   'pl 4 pr 3.8 face clean sl forward sr forward tt 14 ptall 10 el 1 er 1.1 arc follow tl 0.5 tr 0.6 set applied pads ok',
-  'run ok feel smooth lining lined barat 1 clamp ok',
+  'run ok feel smooth lining lined barat 1 clamp ok squeeze ok',
 ].join(' ')
 
 /** A workshop served by the real program in a process of its own, on data of its own; it can be stopped and started. */

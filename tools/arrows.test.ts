@@ -1,16 +1,12 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { dirname, join, normalize, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
 import { type Arrows, CORE, KNOW_NO_BRAKE, SERVER, WEB } from './arrows.ts'
+import { sourcesIn } from './sources.ts'
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
-
-const filesIn = (folder: string): readonly string[] =>
-  readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
-    .filter((file) => /\.tsx?$/.test(file) && !/\.test\.tsx?$/.test(file))
-    .map((file) => join(folder, file))
 
 const textOf = (file: string): string => readFileSync(join(ROOT, file), 'utf8')
 
@@ -51,7 +47,7 @@ const HOUSES = [
 
 describe('imports run one way', () => {
   describe.each(HOUSES)('in %s', (root, table) => {
-    const files = filesIn(root).filter((file) => roomOf(root, relative(root, file)) !== TESTING)
+    const files = sourcesIn(ROOT, root).filter((file) => roomOf(root, relative(root, file)) !== TESTING)
 
     it('every folder is in the table, and everything in the table is there', () => {
       const rooms = new Set(files.map((file) => roomOf(root, relative(root, file))))
@@ -71,7 +67,7 @@ describe('imports run one way', () => {
   })
 
   it('the core is cut free of everything else: no package but the statistics library, no node', () => {
-    const outside = filesIn('core/src').flatMap((file) =>
+    const outside = sourcesIn(ROOT, 'core/src').flatMap((file) =>
       importsOf(textOf(file)).filter((each) => !/^(\.|jstat$)/.test(each)),
     )
     expect(outside).toEqual([])
@@ -79,7 +75,7 @@ describe('imports run one way', () => {
 
   it('web and server know the core by name, and each other not at all', () => {
     const reaching = (root: string, other: string) =>
-      filesIn(root).filter((file) => importsOf(textOf(file)).some((each) => each.includes(other)))
+      sourcesIn(ROOT, root).filter((file) => importsOf(textOf(file)).some((each) => each.includes(other)))
     expect(reaching('web/src', 'server')).toEqual([])
     expect(reaching('web/src', 'joi')).toEqual([])
     expect(reaching('server/src', '@overhaul/web')).toEqual([])
@@ -113,7 +109,7 @@ const OWN_TO_A_BRAKE = [
 
 describe('the rooms above the families', () => {
   it.each(KNOW_NO_BRAKE)('%s names nothing of any one brake', (folder) => {
-    const named = filesIn(folder).flatMap((file) =>
+    const named = sourcesIn(ROOT, folder).flatMap((file) =>
       OWN_TO_A_BRAKE.flatMap((word) => {
         const found = word.exec(textOf(file))
         return found ? [`${file}: ${found[0]}`] : []
@@ -123,7 +119,7 @@ describe('the rooms above the families', () => {
   })
 
   it('nor does the server, but for its demo', () => {
-    const told = filesIn('server/src').filter((file) => !/src\/(demo|testing)\//.test(file))
+    const told = sourcesIn(ROOT, 'server/src').filter((file) => !/src\/(demo|testing)\//.test(file))
     const named = told.filter((file) => OWN_TO_A_BRAKE.some((word) => word.test(textOf(file))))
     expect(named).toEqual([])
   })

@@ -15,6 +15,7 @@ const FEATURES = [
   'features/rim-track',
   'features/rotor',
   'features/stack',
+  'features/upright-arms',
 ] as const
 const FAMILY = [...PHYSICS, 'brake', 'bench', ...FEATURES] as const
 
@@ -30,6 +31,7 @@ export const CORE: Arrows = {
   brake: ['outcome', 'quantity', 'calculation', 'mechanics', 'reference'],
   http: ['brake', 'drawer', 'run-sheet', 'sheet', 'stand'],
   drawer: ['outcome', 'quantity'],
+  wear: ['brake'],
   stand: ['outcome', 'quantity', 'reference', 'brake'],
   bench: [
     'quantity',
@@ -43,7 +45,19 @@ export const CORE: Arrows = {
   ],
   'features/match': ['outcome', 'calculation', 'calculations', 'mechanics', 'brake'],
   'features/cable': ['outcome', 'calculation', 'calculations', 'brake', 'bench', 'features/match'],
-  'features/prove': ['outcome', 'quantity', 'calculation', 'calculations', 'mechanics', 'reference', 'brake', 'stand'],
+  'features/upright-arms': ['brake', 'bench'],
+  'features/prove': [
+    'bench',
+    'features/lever-fit',
+    'outcome',
+    'quantity',
+    'calculation',
+    'calculations',
+    'mechanics',
+    'reference',
+    'brake',
+    'stand',
+  ],
   'features/lever-fit': ['outcome', 'calculation', 'calculations', 'brake', 'stand', 'features/match'],
   'features/mount': ['outcome', 'calculation', 'calculations', 'reference', 'drawer', 'brake', 'bench'],
   'features/stack': ['outcome', 'calculation', 'calculations', 'drawer', 'brake', 'bench'],
@@ -83,11 +97,12 @@ export const CORE: Arrows = {
     'features/lever-fit',
     'features/prove',
     'dial-in',
+    'wear',
   ],
   tape: ['outcome', 'quantity', 'brake', 'stand'],
   sheet: ['quantity', 'calculation', 'reference', 'brake', 'bench', 'features/prove', 'stand', 'run-sheet', 'dial-in'],
   simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand'],
-  passes: ['outcome', 'brake', 'stand', 'dial-in', 'simulate', 'workshop'],
+  passes: ['outcome', 'brake', 'bench', 'stand', 'run-sheet', 'dial-in', 'simulate', 'workshop'],
   workshop: [
     'outcome',
     'reference',

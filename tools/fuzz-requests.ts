@@ -119,6 +119,7 @@ const ENTRIES: readonly { readonly [name: string]: Json }[] = [
   { kind: 'note', text: 'seen' },
   { kind: 'release', initials: 'A', lookAgain: '2026-09-01' },
   { kind: 'close', initials: 'A', why: 'worn' },
+  { kind: 'park', why: 'hub bearings' },
 ]
 
 const SEARCHES: readonly (readonly [string, string])[] = [

@@ -1,8 +1,9 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { kitOf } from '@overhaul/core/bench/kit'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { describe, expect, it } from 'vitest'
+import { sourcesIn } from './sources.ts'
 
 /** Where it is defined, the step that asks for it, and the drawing that shows it; a panel that fills it is one more. */
 const MOST = 3
@@ -23,13 +24,9 @@ const SHARED = new Set(
 
 const ROOT = join(import.meta.dirname, '..')
 const sources = ['core/src', 'server/src', 'web/src']
-  .flatMap((root) =>
-    readdirSync(join(ROOT, root), { recursive: true, withFileTypes: true })
-      .filter((each) => each.isFile() && /\.tsx?$/.test(each.name) && !/\.test\.tsx?$/.test(each.name))
-      .map((each) => join(each.parentPath, each.name)),
-  )
+  .flatMap((folder) => sourcesIn(ROOT, folder))
   .filter((path) => !/\/(testing|demo)\//.test(path))
-  .map((path) => ({ path, text: readFileSync(path, 'utf8') }))
+  .map((path) => ({ path, text: readFileSync(join(ROOT, path), 'utf8') }))
 
 const homesOf = (id: string) =>
   sources.filter(({ text }) => new RegExp(`['"\`]${id}['"\`]|^\\s+${id}: [{[]`, 'm').test(text)).map(({ path }) => path)
@@ -45,7 +42,7 @@ describe('a reading has one home', () => {
   it('its name stands where it is defined, asked for and drawn, and nowhere else', () => {
     const spread = ids.filter((id) => {
       const homes = homesOf(id)
-      const panels = homes.some((path) => path.includes('/web/src/features/')) ? 1 : 0
+      const panels = homes.some((path) => path.includes('web/src/features/')) ? 1 : 0
       return !dialled.has(id) && !SHARED.has(id) && homes.length > MOST + panels
     })
     expect(spread).toEqual([])

@@ -1,7 +1,9 @@
 import { spawnSync } from 'node:child_process'
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { dirname, join, relative } from 'node:path'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
+import { seededRandom } from '@overhaul/core/simulate/random'
+import { sourcesIn } from './sources.ts'
 
 /**
  * Changes one sign, limit or constant at a time in what tells a mechanic something, and sees whether a test turns red:
@@ -19,8 +21,8 @@ const { values } = parseArgs({
 })
 
 const CORE = 'core/src'
-/** Lines of drawings are looked at by eye and by boxes; tests and their helpers are not what is told. */
-const NOT_TOLD = /test\.ts$|drawings?\/|outline|frame\.ts|section\.ts|parts\.ts|straddle\.ts|pictures|dimension-lines/
+/** Lines of drawings are looked at by eye and by boxes. */
+const NOT_TOLD = /drawings?\/|outline|frame\.ts|section\.ts|parts\.ts|straddle\.ts|pictures|dimension-lines/
 
 /** The source with every comment, text and template blanked, so that only code is changed. */
 export const codeOf = (source: string): string =>
@@ -62,22 +64,7 @@ export const mutantsOf = (source: string): readonly Mutant[] =>
     [...codeOf(source).matchAll(find)].map(({ index, 0: from }) => ({ at: index, from, to: to(from) })),
   ).filter(({ from, to }) => from !== to)
 
-/** Mulberry32: the same places from the same seed. */
-function drawn(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
-
-const filesIn = (folder: string): readonly string[] =>
-  readdirSync(folder, { withFileTypes: true, recursive: true })
-    .filter((each) => each.isFile() && each.name.endsWith('.ts'))
-    .map((each) => relative('.', join(each.parentPath, each.name)))
-    .filter((path) => !NOT_TOLD.test(path))
+const filesIn = (folder: string): readonly string[] => sourcesIn('.', folder).filter((path) => !NOT_TOLD.test(path))
 
 const isRed = (...args: readonly string[]): boolean =>
   spawnSync('npx', ['vitest', 'run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...args], {
@@ -89,7 +76,7 @@ const isRed = (...args: readonly string[]): boolean =>
 const dies = (path: string): boolean => isRed('--passWithNoTests', dirname(path)) || isRed('--exclude', '**/passes/**')
 
 function main() {
-  const next = drawn(Number(values.seed))
+  const random = seededRandom(Number(values.seed))
   const all = values.rooms
     .split(',')
     .flatMap((room) => filesIn(join(CORE, room)))
@@ -97,7 +84,7 @@ function main() {
   const alive: string[] = []
   const count = Number(values.count)
   for (let index = 0; index < count; index += 1) {
-    const { path, at, from, to } = all[Math.floor(next() * all.length)] as (typeof all)[number]
+    const { path, at, from, to } = all[Math.floor(random.uniform(0, all.length))] as (typeof all)[number]
     const source = readFileSync(path, 'utf8')
     const line = source.slice(0, at).split('\n').length
     const where = `${path}:${line}: ${from} → ${to}: ${source.split('\n')[line - 1]?.trim()}`

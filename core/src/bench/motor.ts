@@ -4,6 +4,7 @@ import type { Circumstances, StepSpec } from '../brake/step.ts'
 /** Where a motor sits on the bicycle, kept with it. */
 export const MOTOR_AT: SeenSpec = {
   id: 'motorAt',
+  keeps: 'hardware',
   title: 'motor',
   shorthand: 'motorat',
   how: 'Look at both hubs and at the cranks: a thick hub with a wire, or a box at the cranks.',

@@ -1,4 +1,5 @@
 import { rangeOf } from '../brake/dimension.ts'
+import { settles } from '../brake/keeps.ts'
 import type { ReadingSpec, SeenSpec } from '../brake/reading.ts'
 import { DIALLED } from '../brake/reading.ts'
 import type { Source } from '../calculation/source.ts'
@@ -6,7 +7,7 @@ import { HEAVY_N, HELD_N } from '../features/cable/feel.ts'
 import { CHILD_OUTSIDE_MM, MOST_OUTSIDE_MM, MOST_REACH_MM } from '../features/lever-fit/fit.ts'
 import { LEVER_READINGS, LEVER_SEEN } from '../features/lever-fit/readings.ts'
 import { LEVER_MOVED, REACH_TURNED } from '../features/lever-fit/screw.ts'
-import { THROW_SAID } from '../features/prove/readings.ts'
+import { RIDE_LOOK, THROW_SAID } from '../features/prove/ride.ts'
 import { COMMON_DIMENSIONS } from './dimensions.ts'
 import { CUT_OFF, MOTOR_AT } from './motor.ts'
 import { STOPS_WITH } from './stops-with.ts'
@@ -55,6 +56,7 @@ const scale = (
 export const COMMON_READINGS: readonly ReadingSpec[] = [
   {
     id: 'leverPull',
+    keeps: 'hardware',
     title: 'lever pivot to cable end',
     shorthand: 'lp',
     standsOn: ['swap:lever'],
@@ -67,6 +69,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'leverFinger',
+    keeps: 'hardware',
     title: 'lever pivot to finger',
     shorthand: 'lf',
     standsOn: ['swap:lever', LEVER_MOVED],
@@ -80,6 +83,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'ridersMass',
+    keeps: 'hardware',
     title: 'bicycle, rider and load',
     shorthand: 'mass',
     practice: ({ dimensions }) => Math.round(dimensions.loadedMassKg as number),
@@ -91,6 +95,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'housingOuter',
+    keeps: 'hardware',
     title: 'housing, outside',
     shorthand: 'house',
     gauge: ['match'],
@@ -106,6 +111,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'leverReach',
+    keeps: 'hardware',
     title: 'lever reach',
     shorthand: 'reach',
     gauge: ['lever'],
@@ -126,6 +132,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'leverOutside',
+    keeps: 'hardware',
     title: 'over grip and blade',
     shorthand: 'outside',
     standsOn: ['swap:lever', REACH_TURNED],
@@ -145,6 +152,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'barrelOut',
+    keeps: settles(0.2),
     title: 'barrel from fully in',
     shorthand: 'barat',
     standsOn: ['swap:cable', 'swap:brake'],
@@ -197,6 +205,7 @@ export const COMMON_READINGS: readonly ReadingSpec[] = [
 export const COMMON_SEEN: readonly SeenSpec[] = [
   {
     id: 'housingKind',
+    keeps: 'hardware',
     title: 'housing',
     shorthand: 'kind',
     standsOn: ['swap:housing'],
@@ -291,6 +300,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'anchorBolt',
+    keeps: 'hardware',
     title: 'anchor’s bolt and washer',
     shorthand: 'abolt',
     standsOn: ['swap:brake'],
@@ -307,6 +317,7 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'cableLined',
+    keeps: 'hardware',
     title: 'housing inside',
     shorthand: 'lining',
     standsOn: ['swap:housing', 'swap:cable'],
@@ -332,5 +343,6 @@ export const COMMON_SEEN: readonly SeenSpec[] = [
   MOTOR_AT,
   CUT_OFF,
   STOPS_WITH,
+  RIDE_LOOK,
   THROW_SAID,
 ]

@@ -2,21 +2,17 @@ import { type Circumstances, fitting, type StepSpec, wheelLoosened, wholeOr, who
 import { judgeCableFeel } from '../features/cable/judge.ts'
 import { LEVER_STEPS } from '../features/lever-fit/steps.ts'
 import { judgeLever } from '../features/match/judge.ts'
+import { HARD_RIDE } from '../features/prove/ride.ts'
 import { judgeTorques } from './fasteners.ts'
 import { assisted, motorAsked } from './motor.ts'
 import { stopsWithAsked } from './stops-with.ts'
-import { ANCHOR_LOOSE, MOVED } from './unsettled.ts'
+import { ANCHOR_LOOSE, CLAMPED_ANEW, MOVED } from './unsettled.ts'
 
 /** Parts of the cable’s run: with one of them it is laid anew. */
 const RUN_PARTS = ['swap:cable', 'swap:housing', 'swap:lever'] as const
 
-/** The cable is clamped anew in this job, or was; one that nobody loosened is only looked at, with its bolt. */
-const clampedAnew = (here: Circumstances): boolean =>
-  here.cableAnew ||
-  fitting(here) ||
-  here.loosened('anchor') ||
-  here.happened(['confirm:cable-clamped']) ||
-  here.shaken('confirm:cable-clamped')
+/** The cable is clamped anew in this job; one that nobody loosened is only looked at, with its bolt. */
+const clampedAnew = (here: Circumstances): boolean => here.cableAnew || here.shaken('confirm:cable-clamped')
 
 /** What is done at every cable-pulled brake, in working order; families put theirs between them. */
 export const COMMON_STEPS: readonly StepSpec[] = [
@@ -54,6 +50,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     againForWork: true,
     done: {
       kind: 'confirmed',
+      did: 'Battery taken out before a hand went near the wheel',
       well: 'Out',
       ill: 'Cannot be taken out',
       remedy:
@@ -94,6 +91,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     beforeRiding: true,
     done: {
       kind: 'confirmed',
+      did: 'Wheel loosened, pushed home in its dropouts and closed',
       well: 'Seated',
       ill: 'Does not seat',
       remedy:
@@ -116,7 +114,8 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       kind: 'confirmed',
       well: 'No play',
       ill: 'Has play',
-      remedy: 'Adjust the hub’s bearings until the play is just gone and the axle still turns freely, then push again.',
+      remedy:
+        'Hub bearings are work of the wheel bench: adjust them there until the play is just gone and the axle still turns freely. Park the job for it, then push again.',
       stop: true,
     },
   },
@@ -237,16 +236,17 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     shorthand: 'barin',
     title: 'barrel fully in',
     say: 'Screw the barrel fully in before the cable is clamped anew.',
-    more: 'At the lever too, where it has one; slot and lock ring’s slot turned apart, so that the inner cannot jump out.',
+    more: 'At the lever too, where it has one; slots lined up for the inner, head in its pocket, then turned apart so that it cannot jump out.',
     why: 'All its thread then remains for wear.',
     cautions: [],
     done: {
       kind: 'confirmed',
+      did: 'Barrel screwed fully in before the cable was clamped',
       well: 'Fully in',
       ill: 'Stiff or stripped',
       remedy: 'Clean and oil its thread; a stripped barrel is replaced.',
     },
-    when: (here) => here.cableAnew && !fitting(here),
+    when: (here) => here.cableAnew,
   },
   {
     id: 'barrel-left',
@@ -272,6 +272,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     cautions: ['tension', 'eyes'],
     done: {
       kind: 'confirmed',
+      did: 'Cable clamped anew under the anchor’s own bolt and washer, its end capped',
       well: 'Clamped right',
       ill: 'Slips or strands flattened',
       remedy:
@@ -282,10 +283,30 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     when: clampedAnew,
   },
   {
+    id: 'hard-squeezes',
+    station: 'bite',
+    standsOn: CLAMPED_ANEW,
+    shorthand: 'squeeze',
+    title: 'ten hard squeezes, no slip',
+    say: 'Squeeze hard ten times. The cable must not slip, and nothing may move.',
+    why: 'Cables settle and clamps slip on the first hard squeezes: better here than on the road, and before anything is measured that would have to be measured again.',
+    cautions: ['slip'],
+    done: {
+      kind: 'confirmed',
+      did: 'Squeezed hard ten times: nothing slipped',
+      count: 10,
+      well: 'Nothing slipped',
+      ill: 'Something slipped or moved',
+      remedy:
+        'Do not ride. Find what gave way: clamp the cable anew under its own bolt and washer, tighten what moved, then squeeze again.',
+      stop: true,
+    },
+  },
+  {
     id: 'dial-in',
     station: 'bite',
     title: 'everything in its window',
-    say: 'Squeeze ten times, then measure.',
+    say: 'Measure as it stands; after a turn, squeeze ten times first.',
     why: 'From these readings the next turn is worked out; each one teaches how this brake answers.',
     cautions: [],
     mayLeave: 'bite and gaps stand as they were found',
@@ -309,25 +330,6 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       remedy:
         'A bolt that does not come up to its figure is stripped, too long or too short: replace it, then go over all of them again.',
       unless: judgeTorques,
-      stop: true,
-    },
-  },
-  {
-    id: 'hard-squeezes',
-    station: 'prove',
-    standsOn: MOVED,
-    shorthand: 'squeeze',
-    title: 'ten hard squeezes, no slip',
-    say: 'Squeeze hard ten times. The cable must not slip, and nothing may move.',
-    why: 'Cables settle and clamps slip on the first hard squeezes: better here than on the road.',
-    cautions: ['slip'],
-    done: {
-      kind: 'confirmed',
-      count: 10,
-      well: 'Nothing slipped',
-      ill: 'Something slipped or moved',
-      remedy:
-        'Do not ride. Find what gave way: clamp the cable anew under its own bolt and washer, tighten what moved, then squeeze again.',
       stop: true,
     },
   },
@@ -356,6 +358,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     cautions: ['maker'],
     done: {
       kind: 'confirmed',
+      did: 'Wheel’s fastening loosened and closed again; it stands as before',
       well: 'Stands as before',
       ill: 'Stands otherwise',
       remedy:
@@ -384,7 +387,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
       stop: true,
     },
     unasked: true,
-    when: (here) => wheelLoosened(here) || here.happened(['confirm:axle-loosened', 'confirm:wheel-fastened']),
+    when: (here) => wheelLoosened(here) || here.shaken('confirm:wheel-fastened'),
   },
   {
     id: 'cut-off',
@@ -410,13 +413,15 @@ export const COMMON_STEPS: readonly StepSpec[] = [
     beforeRiding: true,
     done: {
       kind: 'confirmed',
+      did: 'Walked and braked hard: it held, without judder',
       well: 'Holds, no judder',
       ill: 'Judders, moves or does not hold',
       remedy:
-        'Judder, mostly in front: look at centring, mount and wheel. Weak although firm: lever and brake, glaze, oil. Then walk it again.',
+        'Judder, mostly in front: look at centring, mount and wheel; a loose headset is work of another bench, park the job for it. Weak although firm: lever and brake, glaze, oil. Then walk it again.',
       stop: true,
     },
   },
+  HARD_RIDE,
   {
     id: 'release',
     station: 'release',
@@ -435,7 +440,7 @@ export function retold(
   {
     done,
     ...words
-  }: Partial<Pick<StepSpec, 'title' | 'say' | 'more' | 'why' | 'cautions'>> & {
+  }: Partial<Pick<StepSpec, 'title' | 'say' | 'more' | 'why' | 'cautions' | 'when'>> & {
     readonly done?: Partial<Pick<Extract<StepSpec['done'], { kind: 'confirmed' }>, 'well' | 'ill' | 'remedy'>>
   },
 ): StepSpec {

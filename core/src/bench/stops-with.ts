@@ -6,6 +6,7 @@ import { HEAVY_KG } from '../features/match/lever-match.ts'
 /** Whether this brake must bring the bicycle to its stop by itself, or both share it: told of a bicycle, never taken from its load. */
 export const STOPS_WITH: SeenSpec = {
   id: 'stopsWith',
+  keeps: 'hardware',
   title: 'stops with',
   shorthand: 'stopswith',
   how: 'Ask its maker’s papers, and whoever loads it: must this brake stop it alone, or both together?',

@@ -1,14 +1,18 @@
 import { ANY_TURN, type Fact, type Grounds } from '../brake/graph.ts'
 
-/** What moves the parts against one another. */
-export const MOVED: readonly Fact[] = [
-  'confirm:wheel-seated',
+/** Put on, or put in, anew. */
+const PUT_ON: readonly Fact[] = [
   'confirm:mount-fitted',
   'swap:pads',
   'swap:cable',
   'swap:housing',
   'swap:lever',
   'swap:brake',
+]
+/** What moves the parts against one another. */
+export const MOVED: readonly Fact[] = [
+  'confirm:wheel-seated',
+  ...PUT_ON,
   'confirm:shoes-loosened',
   'confirm:anchor-loosened',
   'confirm:mount-loosened',
@@ -19,6 +23,9 @@ export const SQUEEZED: readonly Fact[] = [...MOVED, 'confirm:hard-squeezes']
 export const ANCHOR_LOOSE: readonly Fact[] = ['turn:anchor', 'confirm:anchor-loosened']
 export const MOUNT_LOOSE: readonly Fact[] = ['turn:caliper', 'confirm:mount-loosened']
 export const SHOES_LOOSE: readonly Fact[] = ['confirm:shoes-loosened']
+
+/** What holds by a clamp and was opened: it may slip at the first hard squeeze. A barrel or a screw that is turned does not. */
+export const CLAMPED_ANEW: readonly Fact[] = [...PUT_ON, ...SHOES_LOOSE, ...ANCHOR_LOOSE, ...MOUNT_LOOSE]
 
 /** Parts that can be replaced in a job, and how that is said where something must be looked at again. */
 const SWAPPED: Readonly<Record<string, string>> = {

@@ -17,6 +17,10 @@ describe('what a complaint sounds like', () => {
     ['disc-fixed-pad', 'chain oil on it: new pads', 'new-pads'],
     ['disc-fixed-pad', 'a larger rotor', 'new-rotor'],
     ['disc-fixed-pad', 'season check', undefined],
+    ['disc-two-adjusters', 'pads glazed? look at the pads', 'pads-look'],
+    ['linear-pull', 'worn: new pads please', 'new-pads'],
+    ['cantilever', 'new inner', 'new-cable'],
+    ['drum', 'another lever', 'new-lever'],
   ])('%s: %s', (family, complaint, work) => {
     expect(proposedWork(complaint, works(family))).toBe(work)
   })

@@ -1,8 +1,7 @@
 import type { WorkSpec } from '../brake/family.ts'
 import type { SeenSpec } from '../brake/reading.ts'
-
-/** What a job is for, as something told: it decides which steps stand on the run sheet. */
-export const WORK = 'work'
+import { DEAD_WORDS } from '../brake/signs.ts'
+import { WORK } from '../brake/work.ts'
 
 export const workSeen = (works: readonly WorkSpec[]): SeenSpec => ({
   id: WORK,
@@ -15,10 +14,13 @@ export const workSeen = (works: readonly WorkSpec[]): SeenSpec => ({
 
 /** Words of a complaint that speak for a work, where a brake has it. From memory; the hand chooses. */
 const SPEAKS: readonly (readonly [work: string, words: RegExp])[] = [
-  ['dead', /\b(dead|no brake|does nothing|nothing happens|snapped|unhooked)\b/i],
+  ['dead', DEAD_WORDS],
   ['rub', /\b(rub\w*|scrap\w*)\b.*\b(since|sudden\w*|today|yesterday|this morning|after)\b/i],
   ['rub', /\b(since|sudden\w*|today|yesterday|this morning|after)\b.*\b(rub\w*|scrap\w*)\b/i],
   ['new-pads', /\bnew pads?\b/i],
+  ['new-cable', /\bnew (cable|inner)\b/i],
+  ['new-lever', /\b(new|another|other) lever\b/i],
+  ['pads-look', /\b(clean\w*|glazed|look at)\b.*\bpads?\b/i],
   ['new-rotor', /\b(new|larger|bigger|bent) rotor\b/i],
   ['damp', /\b(squeal\w*|squeak\w*)\b/i],
   ['service', /\bservice\b/i],
@@ -35,8 +37,21 @@ export const worksWith = (fitting: string): readonly WorkSpec[] => [
   {
     id: 'rub',
     title: 'a sudden rub',
+    short: 'a short sheet, not a full check',
     says: 'A short sheet: the wheel first, as a sudden rub usually sits there (common practice), then gaps and bite.',
     loosensWheel: true,
   },
   { id: 'dead', title: 'a dead brake', says: 'The whole sheet; what has only let go comes first.' },
+  {
+    id: 'new-cable',
+    title: 'a new cable',
+    says: 'The whole sheet, a new inner in: its run, barrel and clamp, and ten hard squeezes that settle it.',
+    renews: 'cable',
+  },
+  {
+    id: 'new-lever',
+    title: 'a new lever',
+    says: 'The whole sheet, another lever on: whether it belongs to this brake, its place, its clamp, the cable anew.',
+    renews: 'lever',
+  },
 ]

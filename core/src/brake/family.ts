@@ -23,6 +23,10 @@ export interface WorkSpec {
   readonly id: string
   readonly title: string
   readonly says: string
+  /** It is not a full check: what that is called where it is printed. */
+  readonly short?: string
+  /** The part that is new in it: chosen, it is written as replaced. */
+  readonly renews?: string
   /** Its wheel is loosened in it, if only to be pushed home. */
   readonly loosensWheel?: true
 }

@@ -1,6 +1,7 @@
 import type { Source } from '../calculation/source.ts'
 import type { UnitId } from '../quantity/quantity.ts'
 import type { Fact } from './graph.ts'
+import type { Keeps } from './keeps.ts'
 import type { Practice } from './practice.ts'
 import type { StationId } from './station.ts'
 
@@ -23,6 +24,8 @@ export interface ReadingSpec {
   readonly how: string
   /** The dimension of the hardware it is: measured in a job, it stands for the book figure. */
   readonly dimension?: string
+  /** How long it is good; taken on every visit if not given. */
+  readonly keeps?: Keeps
   /** Its window where that is the same on every bicycle. */
   readonly limit?: Limit
   /** What makes it asked again. */
@@ -68,6 +71,8 @@ export interface SeenSpec {
   readonly how: string
   /** The trait of the hardware it is: seen in a job, it stands for the usual one. */
   readonly trait?: string
+  /** Good until a part that it stands on is changed; looked at on every visit if not given. */
+  readonly keeps?: 'hardware'
   /** What makes it asked again. */
   readonly standsOn?: readonly Fact[]
   readonly practice?: Practice
@@ -82,6 +87,8 @@ export interface SeenOption {
   readonly told?: string
   /** Words of the tape that mean it too. */
   readonly also?: readonly string[]
+  /** Told of a hard ride: not before everything that a ride hangs on was looked at. */
+  readonly ridden?: true
   /** Well, and yet something is to be said of it. */
   readonly remark?: string
   /** What must be done about it; absent where all is well. */

@@ -49,3 +49,20 @@ export const arc = ([cx, cy]: Point, radius: number, from: number, to: number, s
     const angle = ((from + ((to - from) * index) / steps) * Math.PI) / 180
     return [cx + radius * Math.cos(angle), cy + radius * Math.sin(angle)]
   })
+
+/** An arrow from one point to another, its head at the end: where something is moved to. */
+export function arrow([fromX, fromY]: Point, [x, y]: Point): readonly Shape[] {
+  const long = Math.hypot(x - fromX, y - fromY)
+  const [back, across] = [5, 4]
+  const [dx, dy] = [(x - fromX) / long, (y - fromY) / long]
+  const foot: Point = [x - back * dx, y - back * dy]
+  return [
+    path('cable', [fromX, fromY], [x, y]),
+    path(
+      'cable',
+      [foot[0] - across * dy, foot[1] + across * dx],
+      [x, y],
+      [foot[0] + across * dy, foot[1] - across * dx],
+    ),
+  ]
+}

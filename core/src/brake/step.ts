@@ -27,6 +27,8 @@ export type DoneWhen =
   | {
       readonly kind: 'confirmed'
       readonly count?: number
+      /** What was done, past and whole, as it is printed; absent where it was only looked at. */
+      readonly did?: string
       /** The two answers, as they stand on their buttons. */
       readonly well: string
       readonly ill: string
@@ -140,6 +142,7 @@ export interface StepSpec extends Omit<Step, 'say' | 'more'> {
 
 /** The brake is fitted: that is the job, or another one went on in the middle of it. */
 export const fitting = (here: Circumstances): boolean => here.work === 'fit' || here.swapped('brake')
+
 /**
  * The wheel is seated anew: the job asks for it, it hung loose or cocked, or what it sits by was apart. Else it is only
  * looked at, as to look is not to loosen; taken out and put back later, it must stand as it stood.

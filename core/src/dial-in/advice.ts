@@ -60,7 +60,7 @@ const toTurn = (bench: Bench, samples: readonly Sample[], move: Amounts, belief:
       const spec = model.adjusters[adjuster] as AdjusterSpec
       const amount = move.amounts[k] as number
       const from = move.from && isMet(move, k) && spec.contact && { from: { contact: move.from } }
-      return amount === 0 ? [] : [{ adjuster: spec.id, amount, unit: spec.unit, ...from }]
+      return amount === 0 && !from ? [] : [{ adjuster: spec.id, amount, unit: spec.unit, ...from }]
     }),
     ...bench.outcome(samples, move),
     ...(probes && { probes, either: eitherWay(bench, belief, move) }),
@@ -80,13 +80,8 @@ const eitherWay = (bench: Bench, belief: Belief, move: Amounts) =>
  */
 export function advise(belief: Belief, state: StandState, windows: Windows, notRight?: NotRight): Advice {
   if (windows.empty) return { kind: 'no-setting', say: windows.empty.say }
-  const guessed = guessedEdges(belief, state, windows)
-  const missing = belief.model.needed.filter((id) => state.readings[id]?.status !== 'current')
-  if (missing.length > 0) {
-    const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
-    return { kind: 'measure', readings: [...missing, ...guessed], why: cause ?? 'not measured yet' }
-  }
-  if (guessed.length > 0) return { kind: 'measure', readings: guessed, why: GUESSED }
+  const missing = stillMissing(belief, state, windows)
+  if (missing) return missing
   const doubted = doubtedNow(belief, state)
   const { model } = belief
   const aims = model.steered.flatMap((reading): readonly Aim[] => {
@@ -94,7 +89,7 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
     return window ? [{ index: model.readings.indexOf(reading), window }] : []
   })
   const bench = new Bench(belief, aims)
-  const nothing = showNothing(belief, state)
+  const nothing = showNothing(belief, state, windows)
   const hidden = hiddenBy(model, nothing)
   const wrong = wrongOnes(bench, belief, windows, notRight)
   const insist = wrong.length > 0 || notRight === 'somewhere'
@@ -106,6 +101,9 @@ export function advise(belief: Belief, state: StandState, windows: Windows, notR
   const lookAgain = doubted.length > 0 && ({ kind: 'measure', readings: doubted, why: DISAGREES } as const)
   if (!insist && out.length === 0 && chanceCoarse >= SURE)
     return lookAgain || { kind: 'in-window', chanceNow: chanceCoarse }
+  // Not sure enough by what is carried: the one of it that is known least is read before anything is turned.
+  const leastKnown = leastKnownOfCarried(belief, state, windows)
+  if (leastKnown !== undefined) return { kind: 'measure', readings: [leastKnown], why: CARRIED }
   const fine = [...coarse, ...possible(COARSE, FINE)]
   const mean = sampleAt(belief, belief.mean, 0, hidden)
   const price = priceIn(model, lastDirections(belief))
@@ -164,11 +162,13 @@ const doubtedNow = (belief: Belief, { readings }: StandState): readonly string[]
     readings[reading]?.entry.id === entryId && doubtsSinceTurn(belief, reading) < ENOUGH_LOOKS ? [reading] : [],
   )
 
-/** Needed readings that stand and show nothing: how much further they would go in is not known. */
-const showNothing = ({ model, happenings }: Belief, { readings }: StandState): ReadonlySet<string> =>
+/** Needed readings that stand outside their window and show nothing: how much further they would go in is not known. */
+const showNothing = ({ model, happenings }: Belief, { readings }: StandState, windows: Windows): ReadonlySet<string> =>
   new Set(
     model.needed.filter((id) => {
       const now = readings[id]
+      const window = windows.of[id]
+      if (window && typeof now?.value === 'number' && placement(window, now.value) === 'in') return false
       const last = happenings.findLast((each) => each.kind === 'seen' && each.entryId === now?.entry.id)
       return now?.status === 'current' && last?.kind === 'seen' && last.told.kind === 'value' && last.told.atMost
     }),
@@ -183,6 +183,27 @@ const hiddenBy = ({ beyond, inputs }: BrakeModel, nothing: ReadonlySet<string>):
 
 /** Brought nearer by this many half-windows at least, a brake that reads nothing is worth a turn that only shows more of it. */
 const NEARER = 0.25
+
+/** What must be read before anything can be told: what is needed and does not stand, and what puts a guessed edge in its place. */
+function stillMissing(belief: Belief, state: StandState, windows: Windows): Advice | undefined {
+  const guessed = guessedEdges(belief, state, windows)
+  const missing = belief.model.needed.filter((id) => state.readings[id]?.status !== 'current')
+  if (missing.length > 0) {
+    const cause = missing.map((id) => state.readings[id]?.cause).find(Boolean)
+    return { kind: 'measure', readings: [...missing, ...guessed], why: cause ?? 'not measured yet' }
+  }
+  return guessed.length > 0 ? { kind: 'measure', readings: guessed, why: GUESSED } : undefined
+}
+
+/** Of what is carried from earlier visits, what is known least beside how wide its window is. */
+function leastKnownOfCarried({ model }: Belief, { readings }: StandState, windows: Windows): string | undefined {
+  const carried = model.needed.filter((id) => readings[id]?.carried)
+  const doubt = (id: string) => {
+    const window = windows.of[id]
+    return (readings[id]?.carried?.sd ?? 0) / (window ? window.high - window.low : 1)
+  }
+  return carried.toSorted((a, b) => doubt(b) - doubt(a))[0]
+}
 
 /** The move that leaves the least, if that is plainly less than to stay. */
 function least(moves: readonly Amounts[], offAfter: (move: Amounts) => number): Amounts | undefined {
@@ -288,5 +309,6 @@ const outside = (aims: readonly Aim[], model: BrakeModel, state: StandState): re
 ]
 
 const DISAGREES = 'this reading does not agree with the others'
+const CARRIED = 'carried from an earlier visit, and not sure enough for a turn'
 const GUESSED = 'the edge of the window is the book’s guess: this reading puts it in its place'
 const JUST_OUTSIDE = 'just outside its window, while the rest of the log says it is inside'

@@ -1,9 +1,9 @@
-import type { AdjusterSpec, From, TurnUnit } from '../brake/adjuster.ts'
+import { type AdjusterSpec, bestFound, type From, type TurnUnit } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { AdjusterState } from '../stand/adjusters.ts'
 import type { StandState } from '../stand/fold.ts'
 import { type Belief, isSettled } from './belief.ts'
-import type { Aim, Amounts, Bench, Sample } from './possible.ts'
+import { type Aim, type Amounts, type Bench, isMet, type Sample } from './possible.ts'
 
 /**
  * A hand goes no further before it looks again, in the adjuster’s own unit. Half a turn of a knob by clicks: what lies further
@@ -16,6 +16,9 @@ export const FAR = 30
 
 /** Turning back what was just turned goes round in circles, and a screw's lost motion eats most of it. */
 const TURNED_BACK = 0.08
+
+/** A card to be found, held at its pad and drawn out. Our choice. */
+const PUT_BETWEEN = 0.02
 
 /** Winding in to contact and back is longer than turning on from where it stands. Our choice. */
 const ALL_THE_WAY = 0.03
@@ -31,17 +34,17 @@ export function lastDirections(belief: Belief): readonly number[] {
 /** What a move costs, as a share of the chance of success. After a spring has changed its hole a screw begins anew. */
 export const priceIn =
   (model: BrakeModel, last: readonly number[]) =>
-  ({ adjusters, amounts, from }: Amounts): number => {
+  (move: Amounts): number => {
+    const { adjusters, amounts, from } = move
     const anew = adjusters.some((adjuster) => model.adjusters[adjuster]?.lastResort)
     return adjusters.reduce(
       (sum, adjuster, k) => {
         const amount = amounts[k] as number
-        if (amount === 0) return sum
-        return (
-          sum +
-          (model.adjusters[adjuster] as AdjusterSpec).price +
-          (!anew && !from && amount * (last[adjuster] as number) < 0 ? TURNED_BACK : 0)
-        )
+        if (amount === 0 && !isMet(move, k)) return sum
+        const spec = model.adjusters[adjuster] as AdjusterSpec
+        const back = !anew && !from && amount * (last[adjuster] as number) < 0 ? TURNED_BACK : 0
+        const between = amount !== 0 && spec.contact?.gives ? PUT_BETWEEN : 0
+        return sum + spec.price + back + between
       },
       from ? ALL_THE_WAY : 0,
     )
@@ -146,13 +149,13 @@ function room(spec: AdjusterSpec, state: StandState): { down: number; up: number
 /** How far it can still be wound in, as far as its ends are known: the hand that winds it in to contact feels its end first. */
 function leftInwards({ id, contact }: AdjusterSpec, state: StandState): number {
   const { leftDown, leftUp } = state.adjusters[id] as AdjusterState
-  return contact && contact.inward < 0 ? leftDown : leftUp
+  return contact?.inward === -1 ? leftDown : leftUp
 }
 
 /** How far it can still be wound out, as far as its ends are known. */
 function leftOutwards({ id, contact, travel = Number.POSITIVE_INFINITY }: AdjusterSpec, state: StandState): number {
   const { leftDown, leftUp } = state.adjusters[id] as AdjusterState
-  return contact ? Math.min(travel, contact.inward > 0 ? leftDown : leftUp) : travel
+  return contact ? Math.min(travel, contact.inward === 1 ? leftDown : leftUp) : travel
 }
 
 /** Turned at least and at most this far while it is not known which way it works. */
@@ -189,9 +192,11 @@ export function candidates(
   const spec = (adjuster: number) => model.adjusters[adjuster] as AdjusterSpec
   const probing = (adjuster: number) => !settled && spec(adjuster).eitherWay === true
   const stepsOf = (adjuster: number, amount: number) =>
-    probing(adjuster)
-      ? handSteps(amount, spec(adjuster), state, PROBE.most).filter((step) => Math.abs(step) >= PROBE.least)
-      : handSteps(amount, spec(adjuster), state, Number.POSITIVE_INFINITY)
+    spec(adjuster).contact?.gives
+      ? []
+      : probing(adjuster)
+        ? handSteps(amount, spec(adjuster), state, PROBE.most).filter((step) => Math.abs(step) >= PROBE.least)
+        : handSteps(amount, spec(adjuster), state, Number.POSITIVE_INFINITY)
   const besideBest = (fixed: Amounts): readonly Amounts[] =>
     model.adjusters.flatMap((other, k): readonly Amounts[] => {
       if (other.lastResort || fixed.adjusters.includes(k)) return []
@@ -217,18 +222,21 @@ export function candidates(
   /** How far back from contact an adjuster is wanted, in the hand's steps; `given`: what the others do to its input. */
   function backsOf(adjuster: number, wantedInput: number, given: number, from: From['contact']): readonly number[] {
     const { contact, step, travel = Number.POSITIVE_INFINITY } = spec(adjuster)
-    if (!contact) return []
+    if (contact?.gives) return leftInwards(spec(adjuster), state) > 0 ? contact.gives : []
+    const met = contact?.at[from]
+    if (!contact?.inward || met === undefined) return []
+    const { inward } = contact
     const input = belief.layout.drives[adjuster] as number
     const perUnit = mean.walk.reach(adjuster, 1)
     // What lies further away than it can be wound is not met.
-    const inwards = ((contact.at[from] - given - (mean.q[input] as number)) / perUnit) * contact.inward
+    const inwards = ((met - given - (mean.q[input] as number)) / perUnit) * inward
     if (inwards > leftInwards(spec(adjuster), state)) return []
-    const whole = Math.round((wantedInput - contact.at[from]) / perUnit / step)
+    const whole = Math.round((wantedInput - met) / perUnit / step)
     // From contact it comes back by the thread that lies between there and its other end, and no further.
     const back = Math.min(travel, leftOutwards(spec(adjuster), state) + inwards)
     return [whole - 1, whole, whole + 1]
       .map((each) => each * step)
-      .filter((amount) => amount * contact.inward < 0 && Math.abs(amount) <= back + step / 2)
+      .filter((amount) => amount * inward < 0 && Math.abs(amount) <= back + step / 2)
   }
 
   /** What the other adjusters of a set do to one's own input. */
@@ -253,7 +261,7 @@ export function candidates(
       const met = adjusters.map((adjuster, k) => {
         const { contact } = spec(adjuster)
         if (!contact) return undefined
-        const from = contact.sd.ear <= contact.sd.feel ? ('ear' as const) : ('feel' as const)
+        const from = bestFound(contact)
         const given = givenTo(adjuster, set)
         const input = belief.layout.drives[adjuster] as number
         const wantedInput = mean.walk.reach(adjuster, amounts[k] as number) + given + (mean.q[input] as number)

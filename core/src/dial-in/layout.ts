@@ -1,4 +1,4 @@
-import type { AdjusterSpec } from '../brake/adjuster.ts'
+import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Happening } from './timeline.ts'
 
@@ -28,6 +28,8 @@ export interface Layout {
   readonly effect: readonly number[]
   readonly play: readonly number[]
   readonly slack: readonly number[]
+  /** And what repeats of what it moves each time it is set. */
+  readonly creep: readonly number[]
   /** Input each adjuster drives; and another it gives a share of that, −1 where there is none. */
   readonly drives: readonly number[]
   readonly alsoDrives: readonly number[]
@@ -43,6 +45,10 @@ export interface Layout {
 
 /** What earlier visits taught about the lasting unknowns, by id. */
 export type Learnt = Readonly<Record<string, { readonly mean: number; readonly sd: number }>>
+
+/** How far its input scatters as an adjuster is set: found anew it is what finding it leaves, in the input’s own unit. */
+export const settingScatter = ({ settingSd, book, contact }: AdjusterSpec, from?: From['contact']): number =>
+  (from && contact?.sd[from]) ?? settingSd * Math.abs(book)
 
 export function layoutFor(model: BrakeModel, happenings: readonly Happening[], learnt: Learnt): Layout {
   const unknowns: Unknown[] = []
@@ -71,6 +77,7 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
   const effect: number[] = []
   const play: number[] = []
   const slack: number[] = []
+  const creep: number[] = []
   for (const [index, spec] of model.adjusters.entries()) {
     const tried = !spec.lastResort || happenings.some((each) => each.kind === 'turn' && each.adjuster === index)
     const input = inputIndex(spec.input)
@@ -78,6 +85,7 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
       spec.effectSpread > 0 && tried ? add(input, `${spec.id}.effect`, 0, spec.effectSpread, true, spec.also) : -1,
     )
     play.push(spec.play ? add(input, `${spec.id}.play`, spec.play.mean, spec.play.sd, true, spec.also) : -1)
+    creep.push(spec.creep ? add(input, `${spec.id}.creep`, 0, spec.creep.sd, true, spec.also) : -1)
     slack.push(spec.play ? add(input, `${spec.id}.slack`, 0.5, 0.29, false, spec.also) : -1)
   }
   const { bedding } = model
@@ -90,9 +98,8 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
       : add(beddingInput, 'bedding', (bedding.mean + bedding.worn) / 2, bedding.sd, false)
   const begins = happenings.map((happening, index): Beginning | undefined => {
     const spec = happening.kind === 'turn' ? model.adjusters[happening.adjuster] : undefined
-    const found = happening.kind === 'turn' && happening.from ? (spec?.contact?.sd[happening.from] ?? 0) : 0
-    if (spec && (spec.settingSd > 0 || found > 0)) {
-      const scatter = found > 0 ? Math.hypot(spec.settingSd * spec.book, found) : spec.settingSd * Math.abs(spec.book)
+    const scatter = happening.kind === 'turn' && spec ? settingScatter(spec, happening.from) : 0
+    if (spec && scatter > 0) {
       return { added: [add(inputIndex(spec.input), `${spec.id}.set.${index}`, 0, scatter, false, spec.also)] }
     }
     if (happening.kind !== 'disturbance') return undefined
@@ -112,6 +119,7 @@ export function layoutFor(model: BrakeModel, happenings: readonly Happening[], l
     effect,
     play,
     slack,
+    creep,
     drives: model.adjusters.map((spec) => inputIndex(spec.input)),
     alsoDrives: model.adjusters.map(({ also }) => (also ? inputIndex(also.input) : -1)),
     share: model.adjusters.map(({ also }) => also?.share ?? 0),

@@ -44,11 +44,26 @@ export function lessonsSoFar(belief: Belief): readonly Lesson[] {
 }
 
 /** What has been learnt so far, each lesson in one sentence. */
-export const sayLessons = (belief: Belief): readonly string[] =>
-  lessonsSoFar(belief).map((each) => {
+export const sayLessons = (belief: Belief): readonly string[] => [
+  ...lessonsSoFar(belief).map((each) => {
     const spec = belief.model.adjusters.find(({ id }) => id === each.adjuster)
     return sayLesson(each, spec?.title ?? each.adjuster, spec?.unit === 'turn' ? 'half turn' : (spec?.unit ?? ''))
+  }),
+  ...sayCreeps(belief),
+]
+
+/** What repeats of what something moves each time it is set, once the readings have narrowed it. */
+function sayCreeps(belief: Belief): readonly string[] {
+  const { model, layout, mean } = belief
+  const spread = spreadOf(belief)
+  return model.adjusters.flatMap(({ creep }, index) => {
+    const unknown = layout.creep[index] as number
+    const sd = spread[unknown]
+    return creep && sd !== undefined && sd <= NARROWED * creep.sd
+      ? [`${creep.say(mean[unknown] as number)} (±${sd.toFixed(2)} mm).`]
+      : []
   })
+}
 
 /** The lesson in one sentence. Hundredths are shown because two figures are compared, not because a hand could set them. */
 function sayLesson(lesson: Lesson, title: string, unit: string): string {

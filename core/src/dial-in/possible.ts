@@ -2,6 +2,7 @@ import type { AdjusterSpec, From } from '../brake/adjuster.ts'
 import type { Window } from '../brake/window.ts'
 import { type Belief, standingWalk } from './belief.ts'
 import { normalDraws } from './draws.ts'
+import { settingScatter } from './layout.ts'
 import { backward } from './matrix.ts'
 import type { Expected } from './turn.ts'
 import type { Walk } from './walk.ts'
@@ -108,16 +109,16 @@ export class Bench {
     for (let k = 0; k < adjusters.length; k += 1) {
       const adjuster = adjusters[k] as number
       const amount = amounts[k] as number
-      if (amount === 0) continue
       const spec = belief.model.adjusters[adjuster] as AdjusterSpec
+      const contact = from !== undefined && isMet(move, k) && spec.contact
+      if (amount === 0 && !contact) continue
       const input = belief.layout.drives[adjuster] as number
       const untried = belief.layout.effect[adjuster] === -1 ? spec.effectSpread * amount : 0
-      const noise = withNoise ? Math.hypot(spec.settingSd, untried) * Math.abs(spec.book) * sample.setNoise : 0
-      const contact = from && isMet(move, k) && spec.contact
-      const found = contact && withNoise ? contact.sd[from] * sample.setNoise : 0
-      const set = contact && from ? sample.walk.fromContact(adjuster, amount, from) : undefined
+      const scatter = Math.hypot(settingScatter(spec, contact ? from : undefined), untried * spec.book)
+      const noise = (withNoise ? scatter * sample.setNoise : 0) + sample.walk.creep(adjuster)
+      const set = contact ? sample.walk.fromContact(adjuster, amount, from) : undefined
       if (set !== undefined) {
-        moved[input] = set + noise + found
+        moved[input] = set + noise
         continue
       }
       const reached = sample.walk.reach(adjuster, amount) + noise
@@ -209,12 +210,13 @@ export class Bench {
       if (this.isIn(y)) inside += 1
     }
     const { readings, steered } = this.belief.model
+    const derived = new Set(this.belief.model.derived.map(({ id }) => id))
     const expected = steered.map((reading) => {
       const index = readings.indexOf(reading)
       const mean = (sum[index] as number) / n
       return {
         reading,
-        value: Math.max(0, mean),
+        value: derived.has(reading) ? mean : Math.max(0, mean),
         sd: Math.sqrt(Math.max(0, (squares[index] as number) / n - mean * mean)),
       }
     })

@@ -4,6 +4,8 @@ import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
 import type { Observation } from '../brake/observation.ts'
+import { doesNotSlide } from '../stand/adjusters.ts'
+import type { Established } from '../stand/draft.ts'
 import type { Entry } from '../stand/entries.ts'
 import { factOf, type StandState } from '../stand/fold.ts'
 
@@ -28,6 +30,7 @@ export type Happening =
 function happeningsOf(entry: Entry, model: BrakeModel, kit: Kit): readonly Happening[] {
   if (entry.kind === 'turn') {
     const adjuster = model.adjusters.findIndex((each) => each.id === entry.adjuster)
+    if (doesNotSlide(entry)) return []
     const from = model.adjusters[adjuster]?.contact && entry.from
     if (adjuster < 0) return disturbed(model, `turn:${entry.adjuster}`)
     return [{ kind: 'turn', adjuster, amount: entry.amount, ...(from && { from: from.contact }) }]
@@ -76,7 +79,23 @@ export function asLastRead(model: BrakeModel, state: StandState): StandState {
 /** Standing entries only, and no reading that was overtaken by somebody else's turn. */
 export function timeline(kit: Kit, model: BrakeModel, state: StandState): readonly Happening[] {
   const overtaken = new Set(state.line.filter((each) => each.overtakenBy).map((each) => each.entry.id))
-  return state.standing
-    .slice(begunAnew(model, state.standing))
+  const anew = begunAnew(model, state.standing)
+  const before = anew > 0 ? [] : Object.values(state.carried).flatMap((each) => carriedOver(each, model, kit))
+  const logged = state.standing
+    .slice(anew)
     .flatMap((entry) => (overtaken.has(entry.id) ? [] : happeningsOf(entry, model, kit)))
+  return [...before, ...logged]
+}
+
+/** What an earlier visit left of this setting, as wide as it is known by now. */
+function carriedOver(
+  { value, entry, carried }: Established<number | string>,
+  model: BrakeModel,
+  kit: Kit,
+): readonly Happening[] {
+  if (entry.kind !== 'reading' || !carried) return []
+  const told = model.observe(entry.reading, value, kit.reading(entry.reading))
+  return told?.kind === 'value'
+    ? [{ kind: 'seen', entryId: entry.id, told: { ...told, sd: Math.max(told.sd, carried.sd) } }]
+    : []
 }

@@ -25,6 +25,9 @@ export class Walk {
   private readonly startAlso: number[]
   private readonly startAlsoByPlay: number[]
   private readonly startAlsoBySlack: number[]
+  /** How often each was set since its input was last met, and since what it also drives was. */
+  private readonly times: number[]
+  private readonly timesAlso: number[]
   private added: number[] = []
   private addedAlso: number[] = []
   /** Inputs set anew at contact: what was believed of them before counts no more. */
@@ -53,6 +56,8 @@ export class Walk {
     this.start = new Array<number>(count).fill(0)
     this.startByPlay = new Array<number>(count).fill(0)
     this.startBySlack = new Array<number>(count).fill(0)
+    this.times = new Array<number>(count).fill(0)
+    this.timesAlso = new Array<number>(count).fill(0)
     this.bedding = layout.bedding
     for (let a = 0; a < count; a += 1) {
       const play = this.value(layout.play[a] as number, 0)
@@ -89,7 +94,12 @@ export class Walk {
     if (happening.kind === 'squeeze') {
       this.squeezes += happening.times
       this.unsettled = false
-    } else if (happening.kind === 'turn') this.turn(happening.adjuster, happening.amount)
+    } else if (happening.kind === 'turn') {
+      const { adjuster, amount } = happening
+      this.times[adjuster] = (this.times[adjuster] as number) + 1
+      this.timesAlso[adjuster] = (this.timesAlso[adjuster] as number) + 1
+      this.turn(adjuster, amount)
+    }
   }
 
   /** Wound in to contact: its input is what it is there, whatever moved it before. */
@@ -104,11 +114,13 @@ export class Walk {
     if (layout.beddingInput === input) this.bedded = this.beddingShare()
     for (let a = 0; a < model.adjusters.length; a += 1) {
       if (layout.alsoDrives[a] === input) {
+        this.timesAlso[a] = 0
         this.startAlso[a] = this.follower[a] as number
         this.startAlsoByPlay[a] = this.followerByPlay[a] as number
         this.startAlsoBySlack[a] = this.followerBySlack[a] as number
       }
       if (layout.drives[a] !== input) continue
+      this.times[a] = 0
       this.start[a] = this.follower[a] as number
       this.startByPlay[a] = this.followerByPlay[a] as number
       this.startBySlack[a] = this.followerBySlack[a] as number
@@ -149,12 +161,7 @@ export class Walk {
   /** Brings `q` (and its slope) up to date with everything stepped so far. */
   settle(): void {
     const { q, slope, layout, model, theta } = this
-    if (this.withSlope) slope.fill(0)
-    for (let i = 0; i < layout.inputs; i += 1) {
-      const met = this.met.get(i)
-      q[i] = met ?? (theta[i] as number)
-      if (this.withSlope) slope[i] = met === undefined ? 1 : 0
-    }
+    this.begin()
     for (const unknown of this.added) {
       const input = layout.inputOf[unknown] as number
       q[input] = (q[input] as number) + (theta[unknown] as number)
@@ -173,6 +180,7 @@ export class Walk {
       const rate = effect < 0 ? book : book * Math.exp(theta[effect] as number)
       const moved = rate * ((this.follower[a] as number) - (this.start[a] as number))
       q[input] = (q[input] as number) + moved
+      if (layout.creep[a] !== -1) this.settleCreep(a, input, this.times[a] as number, slope)
       if (!this.withSlope) continue
       if (effect >= 0) slope[effect] = moved
       const play = layout.play[a] as number
@@ -182,6 +190,24 @@ export class Walk {
         slope[slack] = rate * ((this.followerBySlack[a] as number) - (this.startBySlack[a] as number))
       }
     }
+  }
+
+  /** Each input where it stood at first, or where it was last met. */
+  private begin(): void {
+    const { q, slope, layout, theta } = this
+    if (this.withSlope) slope.fill(0)
+    for (let i = 0; i < layout.inputs; i += 1) {
+      const met = this.met.get(i)
+      q[i] = met ?? (theta[i] as number)
+      if (this.withSlope) slope[i] = met === undefined ? 1 : 0
+    }
+  }
+
+  /** What repeats of an adjuster’s setting, so many times over. */
+  private settleCreep(adjuster: number, input: number, times: number, slope: Float64Array): void {
+    const creep = this.layout.creep[adjuster] as number
+    this.q[input] = (this.q[input] as number) + times * (this.theta[creep] as number)
+    if (this.withSlope) slope[creep] = times
   }
 
   /** What moves act on beside their own input. */
@@ -202,6 +228,8 @@ export class Walk {
       const rate = effect < 0 ? book : book * Math.exp(theta[effect] as number)
       const moved = rate * ((this.follower[a] as number) - (this.startAlso[a] as number))
       q[input] = (q[input] as number) + moved
+      if (layout.creep[a] !== -1)
+        this.settleCreep(a, input, (this.timesAlso[a] as number) * (layout.share[a] as number), slopeAlso)
       if (!this.withSlope) continue
       if (effect >= 0) slopeAlso[effect] = moved
       const play = layout.play[a] as number
@@ -210,6 +238,11 @@ export class Walk {
       slopeAlso[layout.slack[a] as number] =
         rate * ((this.followerBySlack[a] as number) - (this.startAlsoBySlack[a] as number))
     }
+  }
+
+  /** What an adjuster set once more moves its input by, whatever it is set to. */
+  creep(adjuster: number): number {
+    return this.value(this.layout.creep[adjuster] as number, 0)
   }
 
   /** Its input if an adjuster were wound in to contact, found so, and then moved by an amount; undefined where it has no contact. */

@@ -9,6 +9,7 @@ import type { Decision, Hand } from './trial.ts'
 type Moves = Extract<Decision, { kind: 'turn' }>['moves']
 
 const EAR = { contact: 'ear' } as const
+const FLOAT = { contact: 'float' } as const
 
 /** What the gauge last said, as a hand without arithmetic reads it. */
 function seenAt(spec: DiscSpec, book: Windows, log: readonly Entry[]) {
@@ -68,10 +69,9 @@ export function discHabit(bicycle: Bicycle): Hand {
     const slack = slackStep(seen, leverage, leverage * (freePlayMm + 0.5))
     if (slack) return turn(slack)
     if (spec.bothMove) {
-      const apart = seen.of(spec.inner) - seen.of(spec.outer)
-      if (seen.bite === 'high') return turn({ adjuster: 'barrel', amount: 0.5 })
-      const want = apart > 0 ? 1 : -1
-      return turn({ adjuster: 'caliper', amount: want * halving(log, 'caliper', want, 0.3, 0.1) })
+      return turn(
+        seen.bite === 'high' ? { adjuster: 'barrel', amount: 0.5 } : { adjuster: 'caliper', amount: 0, from: FLOAT },
+      )
     }
     const contacted = turnsOf(log, /^fixedPad$/).some((each) => each.from)
     if (seen.inner !== 'in') {
@@ -108,12 +108,12 @@ export function discBookMechanic(bicycle: Bicycle): Hand {
     const slack = slackStep(seen, leverage, leverage * (freePlayMm + 0.5))
     if (spec.bothMove) {
       const apart = seen.of(spec.inner) - seen.of(spec.outer)
-      const shift = Math.round((10 * apart) / 2) / 10
-      const moves = [
-        ...(shift !== 0 && (seen.apart !== 0 || told) ? [{ adjuster: 'caliper', amount: shift }] : []),
-        ...(slack ? [slack] : []),
-      ]
-      return moves.length > 0 ? turn(...moves) : turn({ adjuster: 'caliper', amount: apart > 0 ? 0.1 : -0.1 })
+      const floatedBefore = turnsOf(log, /^caliper$/).length > 0
+      // What a float left is met by a card at the near pad, half of it off the middle.
+      const card = floatedBefore ? Math.min(0.15, Math.max(-0.15, Math.round(10 * apart) / 20)) : 0
+      const float = { adjuster: 'caliper', amount: card, from: FLOAT }
+      const moves = [...(slack ? [slack] : []), ...(seen.apart !== 0 || told || !slack ? [float] : [])]
+      return turn(...moves)
     }
     const fixed = book.of[spec.inner]?.target ?? 0.2
     const back = Math.max(1, Math.round((fixed - (wheel.rotorRunout ?? 0) / 2 + click / 2) / click))

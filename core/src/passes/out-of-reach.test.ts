@@ -40,7 +40,7 @@ describe('a brake that its adjusters cannot bring in', () => {
       expect(givenUp.length).toBeGreaterThan(4)
       const passes = givenUp.map(({ log }) => log.filter(({ kind }) => kind === 'confirm').length)
       expect(passes.reduce((sum, each) => sum + each, 0) / passes.length).toBeLessThanOrEqual(3.5)
-      expect(Math.max(...passes)).toBeLessThanOrEqual(5)
+      expect(Math.max(...passes)).toBeLessThanOrEqual(6)
       for (const { log } of givenUp) {
         expect(log.length).toBeLessThan(MOST_PASSES * 4)
         const vain = log.flatMap((entry) =>

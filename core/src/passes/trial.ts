@@ -94,11 +94,11 @@ class Mechanic {
           adjuster,
           amount: turned,
           unit: this.unitOf(adjuster),
-          // At its end before it met anything, it was no contact.
-          ...(from && !endReached && { from }),
+          // At its end before it met anything, it was no contact; what was to float and does not is told so.
+          ...(from && (!endReached || from.contact === 'float') && { from }),
           ...(endReached && { endReached }),
           // Towards contact it was wound the other way than it comes back.
-          ...(turned === 0 && { tried: from ? -amount : amount }),
+          ...(turned === 0 && amount !== 0 && from?.contact !== 'float' && { tried: from ? -amount : amount }),
         })
       }
     }

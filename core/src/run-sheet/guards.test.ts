@@ -261,14 +261,14 @@ describe('what is found or done brings its steps, whatever the job is for', () =
     [FIXED, 'wheel', ['rotor-sound', 'wheel-seated', 'caliper-height']],
     [FIXED, 'rotor', ['rotor-on', 'rotor-sound', 'rotor-star', 'rotor-wiped', 'bedding-in']],
     [DRUM, 'wheel', ['arm-angle', 'drum-sound', 'shoes-centred', 'lock-nut', 'play-after', 'cable-back']],
-    [DUAL, 'brake', ['reach', 'mount-looked', 'mount-fitted', 'mount-tight', 'cable-run', 'pads-height']],
+    [DUAL, 'brake', ['old-off', 'reach', 'mount-looked', 'mount-fitted', 'mount-tight', 'run-first', 'pads-height']],
   ])('%j with another %s', (hardware, part, steps) => {
     expect(ids(hardware, RUB, swap(part))).toEqual(expect.arrayContaining([...steps]))
   })
 
   it('a caliper that was off, and a fastening that was loosened', () => {
     expect(ids(FIXED, RUB, confirm('mount-loosened'))).toEqual(
-      expect.arrayContaining(['caliper-set', 'caliper-tight', 'caliper-height']),
+      expect.arrayContaining(['caliper-set', 'caliper-tight', 'height-set', 'light-set']),
     )
     const loose = job(HARDWARE, ...SOUND, confirm('axle-loosened'))
     const open = sheetOf(loose, loose.advice).filter(({ state }) => state !== 'done')

@@ -94,7 +94,8 @@ function narrowed(belief: Belief, { model, state, windows }: Stand): Windows {
   )
 }
 
-export type Mark = 'in' | 'low' | 'high' | 'recheck' | 'unmeasured' | 'left-out'
+/** `carried`: read on an earlier visit, and well. */
+export type Mark = 'in' | 'carried' | 'low' | 'high' | 'recheck' | 'unmeasured' | 'left-out'
 
 /** How the step that asks for a reading judges it, where its own window lets it pass. */
 function judgedMark(stand: Stand, id: string): Mark {
@@ -111,5 +112,6 @@ export function readingMark(stand: Stand, id: string): Mark {
   if (!reading) return 'unmeasured'
   if (reading.status === 'recheck') return 'recheck'
   const at = placed(stand, id, reading.value)
-  return at === 'in' ? judgedMark(stand, id) : at
+  const judged = at === 'in' ? judgedMark(stand, id) : at
+  return judged === 'in' && reading.carried ? 'carried' : judged
 }

@@ -21,6 +21,7 @@ import {
 } from '../testing/stand.ts'
 import { openJob } from '../workshop/open.ts'
 import { readingMark } from './job.ts'
+import { sheetOf } from './status.ts'
 
 const job = (...bodies: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...bodies)))
 const MOUNTED = [...WHEEL, ...MATCHED, confirm('untouched'), confirm('arms-free')]
@@ -72,6 +73,25 @@ describe('pads on the sheet', () => {
       ['grooved', 'File flat'],
     ] as const)
       expect(pads(seen('padFace', face))).toMatchObject({ say: expect.stringContaining(words) })
+  })
+
+  // Handbook: replaced under about 1.5 mm, or at the maker’s mark, whichever comes first (common practice, no source).
+  it('pads worn to their maker’s mark are replaced, however thick they measure', () => {
+    expect(pads(seen('padMarks', 'gone'))).toMatchObject({ kind: 'mend', say: expect.stringContaining('maker’s mark') })
+    for (const answer of ['there', 'none']) expect(pads(seen('padMarks', answer)).kind).toBe('confirm')
+  })
+
+  // Handbook: thick and thin pairs swapped inside to outside, so that arms stand parallel; a wide rim wants the thin pair inside.
+  it('arms are seen upright where a shoe was loose, and the washers that do it are named', () => {
+    const loose = [...WHEEL, ...MATCHED, confirm('shoes-loosened')]
+    const said = (answer: string) =>
+      expectOk(openJob(HARDWARE, written(...loose, seen('armsStand', answer)))).kit.option('armsStand', answer)
+    expect(said('apart')?.remedy).toMatch(/wide rim: the thin pair of washers between shoe and arm/)
+    expect(said('together')?.remedy).toMatch(/narrow rim: the thick pair of washers between shoe and arm/)
+    const ids = (...bodies: readonly EntryBody[]) =>
+      sheetOf(job(...bodies), { kind: 'in-window', chanceNow: 1 }).map(({ step }) => step.id)
+    expect(ids(...loose)).toContain('arms-upright')
+    expect(ids(...WHEEL, ...MATCHED)).not.toContain('arms-upright')
   })
 
   // Handbook: the front of the pad meets the rim 0.5 mm before the rear; rear first never.

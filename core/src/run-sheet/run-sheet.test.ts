@@ -30,8 +30,6 @@ const PROVEN: readonly EntryBody[] = [
   ...WELL,
   BACK,
   confirm('fasteners'),
-  confirm('hard-squeezes', 10),
-  ...WELL,
   reading('reserve', 25),
   seen('spin', 'free'),
   confirm('wheel-fastened'),
@@ -48,14 +46,11 @@ describe('what is next', () => {
     expect(nextId(...WHEEL)).toBe('lever-match')
     expect(nextId(...WHEEL, ...MATCHED)).toBe('untouched')
     expect(nextId(...PADS_SET)).toBe('pads-tight')
+    expect(nextId(...PREPARED.slice(0, -1))).toBe('hard-squeezes')
     expect(job(...PREPARED).next).toMatchObject({ kind: 'measure', readings: ['gapLeft', 'gapRight', 'biteTravel'] })
     expect(nextId(...PREPARED, ...WELL)).toBe('pads-back')
     expect(nextId(...PREPARED, ...WELL, BACK)).toBe('fasteners')
-    expect(nextId(...PREPARED, ...WELL, BACK, confirm('fasteners'))).toBe('hard-squeezes')
-    expect(job(...PREPARED, ...WELL, BACK, confirm('fasteners'), confirm('hard-squeezes', 10)).next).toMatchObject({
-      kind: 'measure',
-      why: expect.stringContaining('settle'),
-    })
+    expect(nextId(...PREPARED, ...WELL, BACK, confirm('fasteners'))).toBe('reserve')
     expect(job(...PROVEN).next.kind).toBe('sign')
     expect(job(...PROVEN, { kind: 'release', initials: '7' }).next.kind).toBe('released')
   })
@@ -64,8 +59,8 @@ describe('what is next', () => {
   it('a rub asks for a turn where the setting may explain it, else for the wheel', () => {
     const spun = (leftMm: number) => {
       const readings = measured(leftMm, 1, 20)
-      const proving = [BACK, confirm('fasteners'), confirm('hard-squeezes', 10), ...readings, reading('reserve', 25)]
-      return [...PREPARED, ...readings, ...proving, seen('spin', 'left')]
+      const proving = [BACK, confirm('fasteners'), reading('reserve', 25)]
+      return [...PREPARED, ...readings, ...readings, ...proving, seen('spin', 'left')]
     }
     const { next } = job(...spun(0.4))
     expect(next).toMatchObject({ kind: 'turn', why: expect.stringMatching(/rubs on the left.*seated and true/) })
@@ -102,9 +97,44 @@ describe('what is next', () => {
     })
   })
 
-  it('a turn after the proofs asks for the proofs again', () => {
+  // Handbook: ten hard squeezes once, before the first measurement that a verdict hangs on; a screw holds by no clamp.
+  it('a turn after the proofs asks for the proofs again, hard squeezes only where a clamp was opened', () => {
     const after = job(...PROVEN, turn('leftScrew', 0.25), confirm('squeezes', 10), ...WELL, BACK)
-    expect(after.next).toMatchObject({ kind: 'confirm', step: { id: 'hard-squeezes' }, again: 'left screw turned' })
+    expect(after.next).toMatchObject({ kind: 'measure', step: { id: 'reserve' } })
+    const clamp = [
+      turn('anchor', 1),
+      confirm('cable-clamped'),
+      { kind: 'torque', fastener: 'anchor', valueNm: 6 } as const,
+    ]
+    expect(nextId(...PROVEN, ...clamp)).toBe('hard-squeezes')
+  })
+
+  // Handbook: hard ride, little trims, ride again; the rider says yes to the throw.
+  it('ridden hard it is looked at again, trimmed, and ridden again until the rider says yes', () => {
+    const rode = (look: string, says: string) => [seen('rideLook', look), seen('throwSaid', says)]
+    expect(refusal([...PREPARED, ...WELL], seen('rideLook', 'same'))).toMatchObject({
+      code: 'not-looked-at',
+      message: expect.stringContaining('walk test'),
+    })
+    expect(job(...PROVEN, ...rode('same', 'yes')).next.kind).toBe('sign')
+    expect(job(...PROVEN, ...rode('same', 'shorter')).next).toMatchObject({
+      kind: 'mend',
+      step: { id: 'hard-ride' },
+      say: expect.stringMatching(/Barrel out a quarter turn.*bites earlier.*ride again/),
+    })
+    expect(job(...PROVEN, ...rode('moved', 'yes')).next).toMatchObject({ kind: 'mend', stop: true })
+    // Trimmed, the brake is measured and walked again, and ridden once more: yesterday’s yes was of another throw.
+    const trimmed = [
+      ...PROVEN,
+      ...rode('same', 'shorter'),
+      turn('barrel', 0.25),
+      confirm('squeezes', 10),
+      ...WELL,
+      BACK,
+    ]
+    const walked = [reading('reserve', 25), seen('spin', 'free'), confirm('walk-test')]
+    expect(job(...trimmed, ...walked).next.step.id).toBe('hard-ride')
+    expect(job(...trimmed, ...walked, ...rode('same', 'yes')).next.kind).toBe('sign')
   })
 
   it('a skipped step is settled, and confirming it later takes the skip back', () => {

@@ -1,4 +1,5 @@
 import { SQUEEZING } from '../brake/acts.ts'
+import type { Turn } from '../dial-in/turn.ts'
 import type { LengthUnit } from '../quantity/quantity.ts'
 import { sayMove } from '../stand/show.ts'
 import { oneLine } from '../stand/words.ts'
@@ -44,20 +45,39 @@ function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
   return { line: step.say, ...(step.more && { more: step.more }) }
 }
 
-/** What is turned, move after move, and what is then measured. */
-function sayTurning({ model, family }: Stand, { turn }: Act & { readonly kind: 'turn' }, length: LengthUnit): Said {
-  const moves = turn.moves.flatMap((move) => {
+/** What is turned, move after move, each a sentence. */
+export const sayMoves = (
+  { model }: Pick<Stand, 'model'>,
+  { moves }: Pick<Turn, 'moves'>,
+  length: LengthUnit,
+): readonly string[] =>
+  moves.flatMap((move) => {
     const spec = model.adjusters.find(({ id }) => id === move.adjuster)
     return spec ? [`${sayMove(spec, move, length)}.`] : []
   })
-  return { line: moves.join(' '), more: `Squeeze ten times, then measure ${family.dial.say}.` }
-}
+
+/** How a hand makes them, where their names do not say it. */
+export const sayHow = ({ model }: Pick<Stand, 'model'>, { moves }: Pick<Turn, 'moves'>): readonly string[] => [
+  ...new Set(
+    moves.flatMap(({ adjuster, amount }) => {
+      const how = model.adjusters.find(({ id }) => id === adjuster)?.how
+      return how ? [how(amount)] : []
+    }),
+  ),
+]
+
+/** What a turn is followed by, at any brake. */
+export const sayAfterTurn = ({ family }: Pick<Stand, 'family'>): string =>
+  `Squeeze ten times, then measure ${family.dial.say}.`
 
 /** What Next says of an act, the same on the screen, on the rack and to a machine; lengths of cable in mm if not told otherwise. */
 export function sayAct(stand: Stand, act: Act, length: LengthUnit = 'mm'): Said {
   switch (act.kind) {
     case 'turn':
-      return sayTurning(stand, act, length)
+      return {
+        line: sayMoves(stand, act.turn, length).join(' '),
+        more: [...sayHow(stand, act.turn), sayAfterTurn(stand)].join(' '),
+      }
     case 'measure':
       return sayMeasure(stand, act)
     case 'mend':

@@ -13,6 +13,7 @@ import { fold, foldOn, goesOn, lastReading, lastSeen, type StandState } from '..
 import { type Hardware, measuredDimensions } from '../stand/hardware.ts'
 import type { Measured } from '../stand/history.ts'
 import { standingIn } from '../stand/log-order.ts'
+import { type CarriedReadings, carriedTo } from './carried.ts'
 import { type Known, NOTHING_KNOWN } from './known.ts'
 
 /** A brake on the stand: its hardware, and its log folded. */
@@ -114,6 +115,23 @@ function put(
   }
 }
 
+let lastCarried: { known: Known; hardware: Hardware; carried: CarriedReadings } | undefined
+
+/** What earlier visits left, worked out once for a job: it hangs on nothing that is written in it. */
+function carriedOnce(family: Family, kit: Kit, hardware: Hardware, known: Known): CarriedReadings {
+  if (known.visits.length === 0) return {}
+  if (lastCarried?.known === known && lastCarried.hardware === hardware) return lastCarried.carried
+  const built = hardwareIn(kit, hardware, [])
+  const fitted = fitOnce(family, built.dimensions, built.here)
+  const carried = fitted.ok
+    ? carriedTo(family, kit, known, (found) =>
+        put({ hardware, family, kit, known }, built, fitted.value, fold(kit, fitted.value, [], found)),
+      )
+    : {}
+  lastCarried = { known, hardware, carried }
+  return carried
+}
+
 /** The stand as the log tells it, for a brake of this family. Refuses only hardware whose geometry cannot brake. */
 export function standOf(
   family: Family,
@@ -125,7 +143,8 @@ export function standOf(
   const built = hardwareIn(kit, hardware, entries)
   const fitted = fitOnce(family, built.dimensions, built.here)
   if (!fitted.ok) return fitted
-  return ok(put({ hardware, family, kit, known }, built, fitted.value, fold(kit, fitted.value, entries)))
+  const carried = carriedOnce(family, kit, hardware, known)
+  return ok(put({ hardware, family, kit, known }, built, fitted.value, fold(kit, fitted.value, entries, carried)))
 }
 
 /** A stand with one entry more: where it goes on from what is there, only it is read. The same as `standOf` of them all. */

@@ -1,8 +1,8 @@
-import { WORK } from '../bench/work.ts'
 import type { Fact } from '../brake/graph.ts'
 import type { Kit } from '../brake/kit.ts'
 import { asksFor, type Circumstances, type Say, type Step, type StepSpec } from '../brake/step.ts'
 import { isBetween, isUnsafe, placement } from '../brake/window.ts'
+import { WORK } from '../brake/work.ts'
 import { type Advice, derivedNow } from '../dial-in/advice.ts'
 import { factOf } from '../stand/fold.ts'
 import { showReading } from '../stand/show.ts'
@@ -245,9 +245,13 @@ function stopsAt(stand: Stand, step: StepSpec): boolean {
   )
 }
 
-/** The steps of this job’s sheet: those its circumstances call for, and any at which something unsafe was found. */
+/** Nobody asked for it, and the hand did it. */
+const toldUnasked = ({ state }: Stand, { id, unasked }: StepSpec): boolean =>
+  unasked === true && state.confirmed[id] !== undefined
+
+/** The steps of this job’s sheet: those its circumstances call for, any at which something unsafe was found, and what was told unasked. */
 export const stepsOn = (stand: Stand): readonly Step[] =>
-  stepsFor(stand.kit, circumstancesOf(stand), (step) => stopsAt(stand, step))
+  stepsFor(stand.kit, circumstancesOf(stand), (step) => stopsAt(stand, step) || toldUnasked(stand, step))
 
 /** What is undone by a later trial counts as done until hands go near once more; what is ridden is no work of the hands. */
 function untilWork({ kit }: Stand, sheet: readonly StepStatus[]): readonly StepStatus[] {

@@ -1,5 +1,6 @@
 import type { Move } from '../brake/adjuster.ts'
 import type { StationId } from '../brake/station.ts'
+import { leverMovesAt } from '../features/lever-fit/fit.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { Job } from './job.ts'
 import { stationInHand } from './line.ts'
@@ -46,6 +47,9 @@ function askedIn({ model, family }: Job, next: Act): readonly string[] {
   return isWhole && asksBeside && beside ? [...readings, beside] : readings
 }
 
+/** The lever does not stand where the hand wants it: what is moved there is no turn of the brake. */
+const isLeverPlaced = (next: Act): boolean => next.kind === 'mend' && next.step.id === 'lever-place'
+
 /** The next act of a job, with the windows it aims at. */
 export function tellNext(job: Job): Told {
   const { next, windows } = job
@@ -60,7 +64,7 @@ export function tellNext(job: Job): Told {
     ...(more && { more }),
     ...(why && { why }),
     ...(next.kind === 'mend' && next.remedy && { remedy: next.remedy }),
-    moves: turn?.moves ?? [],
+    moves: turn?.moves ?? (isLeverPlaced(next) ? leverMovesAt(job, job.screw) : []),
     readings: askedIn(job, next),
     expected: Object.fromEntries(
       (turn?.expected ?? []).map(({ reading, value, sd }) => [reading, { mean: value, sd }]),

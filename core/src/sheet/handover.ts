@@ -41,7 +41,9 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
       ? `Released by ${released.initials}, ${sayWhen(released.at)}`
       : closed
         ? `Not to be ridden: ${closed.why}`
-        : 'Not released: do not ride.',
+        : state.parked
+          ? `Not released, parked for ${state.parked.why}: do not ride.`
+          : 'Not released: do not ride.',
     unfit: sayFindings(findingsOf(job, advice)),
     // A bicycle that is not to be ridden is handed over without a word of riding it.
     parts: (released

@@ -26,10 +26,9 @@ const WORKED: readonly EntryBody[] = [
 
 describe('the job sheet', () => {
   it('names the job and what was complained of, and says who released it', () => {
-    const { heading, complaint, school, released } = sheet(WORKED)
+    const { heading, about, released } = sheet(WORKED)
     expect(heading).toBe('Job 142 · Hire 07 · rear · linear-pull')
-    expect(complaint).toBe('rubs left')
-    expect(school).toBe('third of the travel')
+    expect(about).toBe('Complaint: rubs left. Bite school: third of the travel.')
     expect(released).toMatch(/^Released by 7, Sun 1 Mar 2026, \d\d:\d\d$/)
     expect(sheet(WORKED.slice(0, -1)).released).toBeUndefined()
   })
@@ -64,12 +63,40 @@ describe('the job sheet', () => {
     })
   })
 
-  it('carries the cautions of every step, and the first of all', () => {
+  it('carries at most three cautions: the first of all, then those of this very brake’s steps', () => {
     const { cautions, steps } = sheet(WORKED)
     expect(cautions[0]).toBe(CAUTIONS.maker.text)
+    expect(cautions).toHaveLength(3)
     const onSheet = KIT.steps.filter((step) => steps.some((each) => each.title === step.title))
-    expect(onSheet.length).toBeGreaterThan(15)
-    for (const step of onSheet) for (const id of step.cautions) expect(cautions).toContain(CAUTIONS[id].text)
+    const own = onSheet.flatMap((step) => step.cautions.map((id) => CAUTIONS[id].text))
+    for (const caution of cautions.slice(1)) expect(own).toContain(caution)
+    for (const foreign of [CAUTIONS.rotor, CAUTIONS['reaction-arm'], CAUTIONS.motor])
+      expect(cautions).not.toContain(foreign.text)
+  })
+
+  it('tells the work before the turns, and what proved it after them', () => {
+    const { done } = sheet([
+      confirm('walk-test'),
+      { kind: 'turn', adjuster: 'barrel', amount: 0.5, unit: 'turn' },
+      { kind: 'swap', part: 'cable', to: 'new' },
+      confirm('cable-clamped'),
+    ])
+    const at = (words: RegExp) => done.findIndex((line) => words.test(line))
+    expect(at(/^Cable clamped anew/)).toBe(0)
+    expect(at(/^Barrel out/)).toBe(1)
+    expect(at(/^Walked/)).toBe(done.length - 1)
+  })
+
+  it('says what was done, past and whole, and what the job was for', () => {
+    const { done, about } = sheet([
+      { kind: 'reading', reading: 'work', value: 'rub', unit: '' },
+      { kind: 'confirm', step: 'wheel-seated' },
+      { kind: 'confirm', step: 'hub-play' },
+    ])
+    expect(done).toContain('Wheel loosened, pushed home in its dropouts and closed')
+    expect(done.join(' ')).not.toMatch(/play/)
+    expect(about).toMatch(/The job: a sudden rub, a short sheet, not a full check\./)
+    expect(sheet(WORKED).about).not.toMatch(/not a full check/)
   })
 
   it('reads in inches where the workshop does', () => {

@@ -1,6 +1,8 @@
 import { sayFigure } from '../bench/fasteners.ts'
+import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { Frame } from '../brake/frame.ts'
 import { adjustersOf } from '../brake/kit.ts'
+import { WORK } from '../brake/work.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { standingWalk } from '../dial-in/belief.ts'
 import { sayLessons } from '../dial-in/learnt.ts'
@@ -14,12 +16,12 @@ import { type FastenerStatus, fastenersOf } from '../run-sheet/fasteners.ts'
 import { findingsOf, sayFindings, sayPassed } from '../run-sheet/findings.ts'
 import { type Job, type Mark, readingMark } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
-import type { StepState } from '../run-sheet/step-state.ts'
+import type { StepState, StepStatus } from '../run-sheet/step-state.ts'
 import { costsIn, showMoney } from '../stand/costs.ts'
 import { describe } from '../stand/describe.ts'
 import type { Naming } from '../stand/entry-kind.ts'
-import { sayMove, showAnswer, showQuantity, showWay } from '../stand/show.ts'
-import { sayDay, sayWhen } from '../stand/when.ts'
+import { sayMove, sayTurn, showAnswer, showQuantity, showWay } from '../stand/show.ts'
+import { sayDay, sayShortDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
 import { foundIn } from './found.ts'
 
@@ -28,14 +30,11 @@ export interface JobSheet {
   readonly heading: string
   /** Released, closed, or neither. */
   readonly result: string
-  readonly complaint: string
-  /** How it was set to bite, in words; empty where this brake has no such schools. */
-  readonly school: string
+  /** What was complained of, what the job was for, how it was set to bite, the days in and out, the next look. */
+  readonly about: string
   readonly released?: string
   /** Of a job ended without a release: that it is not to be ridden, by whom and why. */
   readonly closed?: string
-  /** When it should be looked at again. */
-  readonly lookAgain?: string
   /** Why it is not to be ridden; empty once released. */
   readonly unfit: readonly string[]
   /** What a window or an answer judges. */
@@ -43,6 +42,8 @@ export interface JobSheet {
   /** Looked at and well, in one breath; and measured, where nothing judges it. */
   readonly well: string
   readonly noted: string
+  /** Read on an earlier visit and kept, where nothing judges it. */
+  readonly kept: string
   /** The brake as it stands, at rest. */
   readonly drawing: Frame
   /** What the hand did, from first to last, each thing once. */
@@ -83,6 +84,8 @@ export interface HeldPart {
 
 interface Read extends SheetReading {
   readonly isSeen: boolean
+  /** The day of the earlier visit it was read on. */
+  readonly keptSince?: string
 }
 
 /** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */
@@ -102,18 +105,27 @@ function allReadings(job: Job, length: LengthUnit): readonly Read[] {
     return [
       {
         title: kit.title(id),
-        found: found === undefined ? '–' : show(found),
+        found: now.carried ? `kept, ${sayShortDay(now.carried.at)}` : found === undefined ? '–' : show(found),
         left: show(now.value),
         window: window ? `${show(window.low)} to ${show(window.high)}` : '',
         mark: judged ? readingMark(job, id) : 'noted',
         isSeen,
+        ...(now.carried && { keptSince: sayShortDay(now.carried.at) }),
       },
     ]
   })
 }
 
 const inOneBreath = (readings: readonly Read[]): string =>
-  readings.map(({ title, left }) => `${title} ${lower(left)}`).join('; ')
+  readings
+    .map(({ title, left, keptSince }) => `${title} ${lower(left)}${keptSince ? ` (${keptSince})` : ''}`)
+    .join('; ')
+
+/** What was moved by hand after it floated, which the Stand asks of nobody. */
+function shifted(spec: AdjusterSpec, after: readonly { readonly amount: number }[], length: LengthUnit): string {
+  const amount = after.reduce((sum, each) => sum + each.amount, 0)
+  return Math.abs(amount) < 1e-9 ? '' : `, then ${lower(sayTurn(spec, amount, length))}`
+}
 
 /** What was turned in all, adjuster by adjuster; one that was wound in to contact is told from there. */
 function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly string[] {
@@ -122,14 +134,22 @@ function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly s
     const told = turns.flatMap((entry) => (entry.kind === 'turn' ? [entry] : []))
     const contact = told.findLastIndex(({ from }) => from !== undefined)
     const since = told.slice(Math.max(0, contact))
-    const [first] = since
+    const [first, ...after] = since
     if (!first) return []
     const amount = since.reduce((sum, each) => sum + each.amount, 0)
     const goes = told.length > 1 ? `, in ${told.length} goes` : ''
+    if (first.from && spec.contact?.gives)
+      return [`${sayMove(spec, first, length)}${shifted(spec, after, length)}${goes}`]
     if (Math.abs(amount) < 1e-9) return [`${upper(spec.title)} turned, and back where it was${goes}`]
     return [`${sayMove(spec, { amount, from: first.from }, length)}${goes}`]
   })
 }
+
+/** The work that was confirmed, as it stands on the sheet. */
+const didLines = ({ state }: Job, steps: readonly StepStatus[]): readonly string[] =>
+  steps.flatMap(({ step: { id, done } }) =>
+    done.kind === 'confirmed' && done.did && state.confirmed[id]?.value === true ? [done.did] : [],
+  )
 
 /** What else the hand did that changed the brake: parts, ways, what was loosened. */
 function changedLines(job: Job, naming: Naming): readonly string[] {
@@ -191,6 +211,58 @@ function costLines({ state }: Job): readonly string[] {
   ]
 }
 
+/** A sheet with a page of cautions is read by nobody: the first of all, and those that are most this brake’s own. Our choice. */
+const MOST_CAUTIONS = 3
+const OWN_FIRST: readonly CautionId[] = [
+  'motor',
+  'reaction-arm',
+  'drum-dust',
+  'drilling',
+  'turned-round',
+  'rotor',
+  'carbon',
+  'drum-heat',
+  'tyre',
+  'frayed',
+  'slip',
+]
+
+function printedCautions(steps: readonly StepStatus[]): readonly CautionId[] {
+  const onSheet = new Set(steps.flatMap(({ step }) => step.cautions))
+  return (['maker', ...OWN_FIRST.filter((id) => onSheet.has(id))] as const).slice(0, MOST_CAUTIONS)
+}
+
+/** The day it came in and the day it went out; one day is said once. */
+function daysLine(openedAt: string | undefined, endedAt: string | undefined): readonly string[] {
+  if (openedAt === undefined) return []
+  const [came, went] = [sayDay(openedAt), endedAt && sayDay(endedAt)]
+  if (!went) return [`In: ${came}`]
+  return [came === went ? `In and out: ${came}` : `In: ${came}, out: ${went}`]
+}
+
+/** What the job was, in one breath. A short one says that it is no full check. */
+function aboutLine({ kit, state, family, known }: Job, complaint: string): string {
+  const work = family.works.find(({ id }) => id === state.readings[WORK]?.value)
+  const school = kit.school('bite')?.options.find(({ id }) => id === state.schools.bite?.option)?.title
+  const out = state.released ?? state.closed
+  return [
+    `Complaint: ${complaint || 'none given'}`,
+    ...(work ? [`The job: ${work.title}${work.short ? `, ${work.short}` : ''}`] : []),
+    ...(school ? [`Bite school: ${school}`] : []),
+    ...daysLine(known.openedAt, out?.at),
+    ...(state.released?.lookAgain ? [`Look again by ${sayDay(state.released.lookAgain)}`] : []),
+    '',
+  ]
+    .join('. ')
+    .trim()
+}
+
+/** How a job that is not ended stands. */
+const waiting = (parkedFor: string | undefined): string =>
+  parkedFor === undefined
+    ? 'Not released: work in progress, do not ride.'
+    : `Not released: parked for ${parkedFor}. Do not ride.`
+
 /** The sheet of a job, ready to be set in type. */
 export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = 'mm'): JobSheet {
   const { kit, state, advice, belief, model, hardware, dimensions, family } = job
@@ -203,7 +275,10 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const steps = sheetOf(job, advice)
   const read = (text: string) => readIn(text, length)
   const readings = allReadings(job, length)
-  const noted = readings.filter(({ mark }) => mark === 'noted')
+  const unjudged = readings.filter(({ mark }) => mark === 'noted')
+  const noted = unjudged.filter(({ keptSince }) => keptSince === undefined)
+  const worked = steps.filter(({ step }) => step.station !== 'prove')
+  const proven = steps.filter(({ step }) => step.station === 'prove')
   const remarks = steps.flatMap((status) => {
     const { step, state: at, cause, remark } = status
     const why = state.skipped[step.id]
@@ -215,21 +290,24 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const releasedBy = released && `Released by ${released.initials}, ${sayWhen(released.at)}`
   const closedBy =
     closed && `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
-  const cautions = [...new Set<CautionId>(['maker', ...steps.flatMap(({ step }) => step.cautions)])]
   return {
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
-    complaint: subject.complaint,
-    school: kit.school('bite')?.options.find((each) => each.id === state.schools.bite?.option)?.title ?? '',
-    result: releasedBy ?? closedBy ?? 'Not released: work in progress, do not ride.',
+    about: aboutLine(job, subject.complaint),
+    result: releasedBy ?? closedBy ?? waiting(state.parked?.why),
     ...(releasedBy && { released: releasedBy }),
     ...(closedBy && { closed: closedBy }),
-    ...(released?.lookAgain && { lookAgain: sayDay(released.lookAgain) }),
     unfit: sayFindings(findingsOf(job, advice)).map(read),
-    readings: readings.filter(({ mark }) => mark !== 'noted').map(({ isSeen: _, ...each }) => each),
+    readings: readings.filter(({ mark }) => mark !== 'noted').map(({ isSeen: _, keptSince: __, ...each }) => each),
     well: inOneBreath(noted.filter(({ isSeen }) => isSeen)),
     noted: inOneBreath(noted.filter(({ isSeen }) => !isSeen)),
+    kept: inOneBreath(unjudged.filter(({ keptSince }) => keptSince !== undefined)),
     drawing: model.frame(standingWalk(belief).q, { travelMm: 0, wheelDeg: 0 }),
-    done: [...turnedLines(job, length), ...changedLines(job, naming)].map(read),
+    done: [
+      ...didLines(job, worked),
+      ...turnedLines(job, length),
+      ...changedLines(job, naming),
+      ...didLines(job, proven),
+    ].map(read),
     open: remarks.map(read),
     fasteners: fastenerLines(job, length).map(read),
     costs: costLines(job),
@@ -252,7 +330,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     ]
       .filter(({ lines }) => lines.length > 0)
       .map((each) => ({ ...each, lines: each.lines.map(read) })),
-    cautions: cautions.map((id) => read(CAUTIONS[id].text)),
+    cautions: printedCautions(steps).map((id) => read(CAUTIONS[id].text)),
     figures: family.dimensions.map((spec) => {
       const own = hardware.dimensions[spec.id]
       const value = dimensions[spec.id] as number

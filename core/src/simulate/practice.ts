@@ -2,8 +2,9 @@ import { SQUEEZING } from '../brake/acts.ts'
 import type { Dimensions, Here } from '../brake/dimension.ts'
 import type { Kit } from '../brake/kit.ts'
 import type { Practice, PracticeBrake, Shown } from '../brake/practice.ts'
+import { doesNotSlide } from '../stand/adjusters.ts'
 import type { Entry } from '../stand/entries.ts'
-import { seededRandom } from './random.ts'
+import { luckOf } from './luck.ts'
 import type { StandIn } from './stand-in.ts'
 import { standInOf } from './stand-ins.ts'
 
@@ -19,13 +20,10 @@ const heldOrMoved = (reads: readonly string[]) => (entry: Entry) =>
   (entry.kind === 'confirm' && SQUEEZING.has(entry.step)) ||
   (entry.kind === 'reading' && reads.includes(entry.reading))
 
-/** Each part of a practice bicycle has its own luck. */
-const LUCK = { wheel: 0x27d4eb2d, lever: 0x51ed270b } as const
-
 /** A brake lives through a log: what was turned and squeezed. */
 function live(brake: StandIn, lived: readonly Entry[]): void {
   for (const entry of lived) {
-    if (entry.kind === 'turn' && !AT_THE_LEVER.has(entry.adjuster))
+    if (entry.kind === 'turn' && !doesNotSlide(entry) && !AT_THE_LEVER.has(entry.adjuster))
       brake.turn(entry.adjuster, entry.amount, entry.from?.contact)
     if (entry.kind === 'confirm' && entry.step === 'shoes-centred') brake.settle?.()
     if (entry.kind === 'confirm' && SQUEEZING.has(entry.step)) brake.squeeze(entry.count ?? 10)
@@ -45,7 +43,7 @@ function bicycle(
     dimensions: d,
     end: here.end,
     draw: (part, place, [low, high]) => {
-      const luck = seededRandom(seed ^ LUCK[part])
+      const luck = luckOf(part, seed)
       for (let before = 0; before < place; before += 1) luck.uniform(0, 1)
       return luck.uniform(low, high)
     },

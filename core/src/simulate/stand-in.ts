@@ -1,3 +1,4 @@
+import type { From } from '../brake/adjuster.ts'
 /** What a gauge, or the truth, says of each reading. */
 export type Readings = Readonly<Record<string, number | string>>
 
@@ -10,7 +11,7 @@ export interface StandIn {
   readonly turn: (
     adjuster: string,
     amount: number,
-    from?: 'ear' | 'feel',
+    from?: From['contact'],
   ) => { readonly turned: number; readonly endReached: boolean }
   readonly squeeze: (times: number) => void
   /** Shoes that centre themselves while they are held on and tightened. */

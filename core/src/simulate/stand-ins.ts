@@ -1,7 +1,8 @@
 import type { Dimensions, Here } from '../brake/dimension.ts'
+import { tenth } from '../brake/practice.ts'
 import { DISCS } from './discs.ts'
 import { VIRTUAL } from './families.ts'
-import { seededRandom } from './random.ts'
+import { luckOf } from './luck.ts'
 import type { Readings, StandIn } from './stand-in.ts'
 import { type TrueReadings, virtualBrake } from './virtual-brake.ts'
 import { virtualDisc } from './virtual-disc.ts'
@@ -16,9 +17,6 @@ export interface Held {
 /** The luck of this time’s readings, by what has been read with the gauge so far. */
 type Noise = (reads: readonly string[]) => number
 
-/** The wheel’s own luck comes first from here. */
-const wheelOf = (seed: number) => seededRandom(seed ^ 0x27d4eb2d)
-
 const RIM_READS = ['gapLeft', 'gapRight', 'biteTravel', 'firstTouch', 'reserve']
 const DISC_READS = ['armStarts', 'armRest', 'biteTravel', 'rotorTouch', 'reserve']
 const DRUM_READS = ['biteTravel', 'drag', 'reserve']
@@ -30,7 +28,7 @@ const rubsOn = ({ gapLeft, gapRight }: TrueReadings, wandersMm: number) =>
 function rim(family: string, d: Dimensions, here: Here, seed: number, noise: Noise): Held | undefined {
   const spec = VIRTUAL[family]?.(d, here)
   if (!spec) return undefined
-  const lateralRunout = Math.round(10 * wheelOf(seed).uniform(0.1, 0.7)) / 10
+  const lateralRunout = tenth(luckOf('wheel', seed).uniform(0.1, 0.7))
   const brake = virtualBrake(spec, d, seed, { noiseSeed: noise(RIM_READS) })
   return {
     brake,
@@ -41,7 +39,7 @@ function rim(family: string, d: Dimensions, here: Here, seed: number, noise: Noi
 function disc(family: string, d: Dimensions, seed: number, noise: Noise): Held | undefined {
   const spec = DISCS[family]
   if (!spec) return undefined
-  const rotorRunout = Math.round(20 * wheelOf(seed).uniform(0.05, 0.22)) / 20
+  const rotorRunout = Math.round(20 * luckOf('wheel', seed).uniform(0.05, 0.22)) / 20
   const noiseSeed = noise([spec.inner, spec.outer, ...DISC_READS])
   const brake = virtualDisc(spec, d, rotorRunout, seed, { noiseSeed })
   return { brake, shows: () => ({ ...brake.gauge().shown, rotorRunout }) }

@@ -1,3 +1,4 @@
+import type { From } from '../brake/adjuster.ts'
 import type { Dimensions } from '../brake/dimension.ts'
 import { type Random, seededRandom } from './random.ts'
 import type { StandIn } from './stand-in.ts'
@@ -33,6 +34,22 @@ export interface DiscScatter {
   readonly knob: number
 }
 
+/** Somewhere between: where both pads move, the sum of their gaps is the caliper’s own. */
+function between({ bothMove }: DiscSpec, hidden: Random): DiscStart {
+  const gaps = () => {
+    if (!bothMove) return { innerMm: hidden.uniform(0.1, 0.6), outerMm: hidden.uniform(0.4, 1.1) }
+    const sum = hidden.uniform(0.55, 0.95)
+    const innerMm = hidden.uniform(0.1, 0.9) * sum
+    return { innerMm, outerMm: sum - innerMm }
+  }
+  return { ...gaps(), slackMm: hidden.uniform(-0.5, 2.5) }
+}
+
+type Found = Exclude<From['contact'], 'float'>
+
+/** A body that its pads hold while it is tightened scatters less than one that a hand holds; what repeats of it is the same. */
+const HELD = 0.5
+
 const USUAL: DiscScatter = { geometry: 1, knob: 0.3 }
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(3))
 
@@ -60,12 +77,7 @@ export function virtualDisc(
   const creepMm = hidden.normal(0.05)
   const scatterMm = hidden.uniform(0.05, 0.15)
   const beddingMm = hidden.uniform(0.1, 0.4)
-  const between: DiscStart = {
-    innerMm: hidden.uniform(0.1, 0.6),
-    outerMm: hidden.uniform(0.4, 1.1),
-    slackMm: hidden.uniform(-0.5, 2.5),
-  }
-  let { innerMm: inner, outerMm: outer, slackMm: slack } = options.start ?? between
+  let { innerMm: inner, outerMm: outer, slackMm: slack } = options.start ?? between(spec, hidden)
   let squeezes = 0
   const positions: Record<string, number> = { barrel: hidden.uniform(0.5, 3), fixedPad: 32, movingPad: 32 }
   const travel: Readonly<Record<string, number>> = {
@@ -75,7 +87,7 @@ export function virtualDisc(
   }
 
   /** The gap at which a pad that is wound in is said to touch. */
-  const contactMm = (from: 'ear' | 'feel'): number =>
+  const contactMm = (from: Found): number =>
     from === 'ear'
       ? runoutMm / 2 - hidden.uniform(0, click)
       : (runoutMm / 2) * Math.cos(hidden.uniform(0, 2 * Math.PI)) - hidden.uniform(0.06, 0.17)
@@ -85,7 +97,7 @@ export function virtualDisc(
     return Math.min(travel[id] as number, Math.max(0, at + amount)) - at
   }
 
-  function wind(id: 'fixedPad' | 'movingPad', amount: number, from: 'ear' | 'feel' | undefined): number {
+  function wind(id: 'fixedPad' | 'movingPad', amount: number, from: Found | undefined): number {
     const own = click * clickEffect[id]
     if (from) {
       const gap = contactMm(from) - amount * own
@@ -134,11 +146,13 @@ export function virtualDisc(
     hidden: { ratio, leverage, freePlayMm },
     turn(id, amount, from) {
       if (id === 'fixedPad' || id === 'movingPad') {
-        const turned = wind(id, amount, from)
+        const turned = wind(id, amount, from === 'float' ? undefined : from)
         return { turned, endReached: Math.abs(turned - amount) > 1e-9 }
       }
       if (id === 'caliper') {
-        const moved = amount * slide + creepMm + hidden.normal(scatterMm)
+        const floats = from === 'float'
+        const middle = floats ? (inner - outer) / 2 : 0
+        const moved = middle + amount * slide + creepMm + hidden.normal(floats ? HELD * scatterMm : scatterMm)
         inner -= moved
         outer += moved
         return { turned: amount, endReached: false }

@@ -44,6 +44,19 @@ const withRoom = (spec: AdjusterLike, at: Moved): AdjusterState => {
 export const untouched = (spec: AdjusterLike): AdjusterState =>
   withRoom(spec, { turned: 0, lowest: 0, highest: 0, position: undefined, felt: {} })
 
+/** It was to float and does not: nothing moved. */
+export const doesNotSlide = ({ endReached, from }: Pick<Entry & { kind: 'turn' }, 'endReached' | 'from'>): boolean =>
+  endReached === true && from?.contact === 'float'
+
+/** The end at which it stood; what does not slide goes neither way. */
+function endOf(entry: Entry & { kind: 'turn' }): 'low' | 'high' | 'both' | undefined {
+  const { amount, tried, endReached } = entry
+  if (!endReached) return undefined
+  if (doesNotSlide(entry)) return 'both'
+  const way = amount === 0 ? tried : amount
+  return way === undefined ? undefined : way > 0 ? 'high' : 'low'
+}
+
 /** An adjuster after one entry more. */
 export function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): AdjusterState {
   if (entry.kind === 'reading')
@@ -57,9 +70,8 @@ export function moved(spec: AdjusterLike, at: AdjusterState, entry: Entry): Adju
   // However far it was wound in before contact, only what came back from it is known.
   const { turned: before, lowest, highest, position: stood, felt: feltBefore } = entry.from ? untouched(spec) : at
   const turned = before + entry.amount
-  const tried = entry.amount === 0 ? entry.tried : entry.amount
-  const end = entry.endReached && tried ? (tried > 0 ? 'high' : 'low') : undefined
-  const felt = end ? { ...feltBefore, [end]: turned } : feltBefore
+  const end = endOf(entry)
+  const felt = { ...feltBefore, ...(end === 'both' ? { low: turned, high: turned } : end && { [end]: turned }) }
   const gone = stood === undefined ? undefined : Math.min(travel, Math.max(0, stood + entry.amount))
   const own = felt.low === undefined ? travel : turned - felt.low
   const position = spec.travel === undefined ? undefined : end === 'low' ? 0 : end === 'high' ? own : gone

@@ -1,3 +1,4 @@
+import { SQUEEZING } from '../brake/acts.ts'
 import type { Fact } from '../brake/graph.ts'
 import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { BrakeModel } from '../brake/model.ts'
@@ -24,6 +25,8 @@ export interface StandState {
   readonly standing: readonly Entry[]
   readonly lastSeq: number
   readonly readings: Readonly<Record<string, Established<number | string>>>
+  /** What earlier visits left and this one was opened with, as long as nobody asked for it anew. */
+  readonly carried: Readonly<Record<string, Established<number | string>>>
   /** Earlier standing values of each reading, oldest first, the last one excluded. */
   readonly earlier: Readonly<Record<string, readonly number[]>>
   /** Confirmations: whether it was well. */
@@ -45,6 +48,8 @@ export interface StandState {
   readonly released: EntryOf<'release'> | undefined
   /** Ended without a release: not to be ridden. */
   readonly closed: EntryOf<'close'> | undefined
+  /** It waits for another bench, until something is done to the brake again. */
+  readonly parked: EntryOf<'park'> | undefined
 }
 
 /** What an entry establishes or shakes. */
@@ -63,15 +68,20 @@ function causeOf(kit: Kit, model: BrakeModel, by: Fact): string {
 /** One standing entry more. `late`: somebody else’s turn that its author had not seen. */
 function read(kit: Kit, model: BrakeModel, draft: Draft, entry: Entry, late: Entry | undefined): void {
   const fact = factOf(entry)
+  if (fact) draft.parked = undefined
   const shaken = fact && kit.grounds.unsettledBy(fact)
-  if (fact && shaken && shaken.size > 0) unsettle(draft, causeOf(kit, model, fact), shaken)
+  if (fact && shaken && shaken.size > 0) unsettle(draft, causeOf(kit, model, fact), shaken, settles(entry))
   kindOf(entry).fold?.(draft, entry, kit, model, late)
 }
 
+/** Hard squeezes that moved nothing: what was read on an earlier visit has been ridden since, and settled long ago. */
+const settles = (entry: Entry): boolean => entry.kind === 'confirm' && SQUEEZING.has(entry.step) && entry.well !== false
+
 /** What stood on something that was done again must be looked at again. */
-function unsettle(draft: Draft, cause: string, shaken: ReadonlySet<string>): void {
+function unsettle(draft: Draft, cause: string, shaken: ReadonlySet<string>, sparesCarried: boolean): void {
   const mark = <V>(facts: Record<string, Established<V>>, prefix: 'reading' | 'confirm' | 'plan' | 'torque') => {
     for (const [id, each] of Object.entries(facts)) {
+      if (sparesCarried && each.carried) continue
       if (each.status === 'current' && shaken.has(`${prefix}:${id}`)) facts[id] = { ...each, status: 'recheck', cause }
     }
   }
@@ -82,7 +92,7 @@ function unsettle(draft: Draft, cause: string, shaken: ReadonlySet<string>): voi
 }
 
 const settledState = (
-  { ending, ...draft }: Draft,
+  { ending, parked, ...draft }: Draft,
   line: readonly FoldedEntry[],
   standing: readonly Entry[],
   adjusters: StandState['adjusters'],
@@ -96,16 +106,27 @@ const settledState = (
   ended: ending,
   released: ending?.kind === 'release' ? ending : undefined,
   closed: ending?.kind === 'close' ? ending : undefined,
+  // What ended waits for nothing.
+  parked: ending ? undefined : parked,
 })
 
-/** The stand as the log tells it. Pure: the same entries give the same stand on every screen. */
-export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): StandState {
+/**
+ * The stand as the log tells it, begun with what earlier visits left. Pure: the same entries give the same stand on every
+ * screen.
+ */
+export function fold(
+  kit: Kit,
+  model: BrakeModel,
+  entries: readonly Entry[],
+  carried: StandState['carried'] = {},
+): StandState {
   const ordered = inOrder(entries)
   const struck = strikes(ordered)
   const overtaken = overtakers(ordered, struck)
   const standing = ordered.filter((entry) => !struck.has(entry.id))
   const draft: Draft = {
-    readings: {},
+    readings: { ...carried },
+    carried: { ...carried },
     earlier: {},
     confirmed: {},
     torques: {},
@@ -115,6 +136,7 @@ export function fold(kit: Kit, model: BrakeModel, entries: readonly Entry[]): St
     schools: { ...usualSchools(kit.schools) },
     route: [],
     ending: undefined,
+    parked: undefined,
   }
   for (const entry of standing) read(kit, model, draft, entry, overtaken.get(entry.id))
   const line = ordered.map((entry): FoldedEntry => {
@@ -145,6 +167,7 @@ export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: En
   if (entry.kind === 'reading' && earlier[entry.reading]) earlier[entry.reading] = [...(earlier[entry.reading] ?? [])]
   const draft: Draft = {
     readings: { ...facts.readings },
+    carried: { ...facts.carried },
     earlier,
     confirmed: { ...facts.confirmed },
     torques: { ...facts.torques },
@@ -154,6 +177,7 @@ export function foldOn(kit: Kit, model: BrakeModel, state: StandState, entry: En
     schools: { ...facts.schools },
     route: facts.route,
     ending,
+    parked: facts.parked,
   }
   read(kit, model, draft, entry, late)
   const nowStanding = [...standing, entry]

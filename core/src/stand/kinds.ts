@@ -1,11 +1,14 @@
 import type { EntryKind } from './entries.ts'
 import type { KindSpec } from './entry-kind.ts'
+import { anew, fields as anewFields } from './kinds/anew.ts'
 import { close, fields as closeFields } from './kinds/close.ts'
+import { complaint, fields as complaintFields } from './kinds/complaint.ts'
 import { confirm, fields as confirmFields } from './kinds/confirm.ts'
 import { correction, fields as correctionFields } from './kinds/correction.ts'
 import { estimate, fields as estimateFields } from './kinds/estimate.ts'
 import { figure, fields as figureFields } from './kinds/figure.ts'
 import { note, fields as noteFields } from './kinds/note.ts'
+import { park, fields as parkFields } from './kinds/park.ts'
 import { plan, fields as planFields } from './kinds/plan.ts'
 import { reading, fields as readingFields } from './kinds/reading.ts'
 import { release, fields as releaseFields } from './kinds/release.ts'
@@ -33,6 +36,9 @@ export const FIELDS = {
   run: runFields,
   correction: correctionFields,
   note: noteFields,
+  complaint: complaintFields,
+  anew: anewFields,
+  park: parkFields,
   release: releaseFields,
   close: closeFields,
 } as const
@@ -53,6 +59,9 @@ const KINDS: { readonly [K in EntryKind]: KindSpec<K> } = {
   run,
   correction,
   note,
+  complaint,
+  anew,
+  park,
   release,
   close,
 }

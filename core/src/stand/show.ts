@@ -57,9 +57,10 @@ export function sayMove(
   { amount, from }: { readonly amount: number; readonly from?: From | undefined },
   length: LengthUnit = 'mm',
 ): string {
+  if (from && spec.contact?.say) return spec.contact.say(amount)
   const said = sayTurn(spec, amount, length)
-  if (!from) return said
-  const inward = spec.contact && spec.contact.inward < 0 ? spec.minus : spec.plus
+  if (!from || from.contact === 'float') return said
+  const inward = spec.contact?.inward === -1 ? spec.minus : spec.plus
   return `${inward} ${FROM_CONTACT[from.contact]}, then ${lower(said)}`
 }
 

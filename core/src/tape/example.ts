@@ -1,3 +1,4 @@
+import type { From } from '../brake/adjuster.ts'
 import { adjustersOf } from '../brake/kit.ts'
 import type { LengthUnit } from '../quantity/quantity.ts'
 import { showParts } from '../stand/show.ts'
@@ -6,7 +7,7 @@ import { usualValue, type Written } from './words.ts'
 /** What an example is of: readings to take, turns to make, or one word. */
 export interface Example {
   readonly readings?: readonly string[]
-  readonly moves?: readonly { readonly adjuster: string; readonly amount: number }[]
+  readonly moves?: readonly { readonly adjuster: string; readonly amount: number; readonly from?: From | undefined }[]
   readonly step?: string
 }
 
@@ -37,11 +38,12 @@ export function exampleLine(
     const value = plausible(id) ?? usualValue(spec)
     return [`${spec.shorthand} ${showParts(kit, id, value, length).number}`]
   })
-  const turned = moves.flatMap(({ adjuster, amount }) => {
+  const turned = moves.flatMap(({ adjuster, amount, from }) => {
     const spec = adjustersOf(kit, model).find(({ id }) => id === adjuster)
     if (!spec) return []
     const size = spec.unit === 'turn' ? typedFraction(Math.abs(amount)) : String(Math.abs(amount))
-    return [`${spec.shorthand} ${amount < 0 ? '-' : '+'}${size}`]
+    const told = amount === 0 ? '' : ` ${amount < 0 ? '-' : '+'}${size}`
+    return [`${spec.shorthand}${told}${from ? ` ${from.contact}` : ''}`]
   })
   return [...(step ? [`${step} ok`] : []), ...taken, ...turned].join('  ')
 }

@@ -89,7 +89,7 @@ describe('the tape', () => {
 
   it('completes a word under the finger, not a number or a note', () => {
     expect(complete('b', MM).map((each) => each.word)).toEqual(expect.arrayContaining(['bite', 'bar', 'bolts']))
-    expect(complete('gl 1.4 an', MM).map((each) => each.word)).toEqual(['anchor'])
+    expect(complete('gl 1.4 an', MM).map((each) => each.word)).toEqual(['anchor', 'anew'])
     expect(complete('gl 1', MM)).toEqual([])
     expect(complete('note b', MM)).toEqual([])
   })

@@ -1,11 +1,15 @@
 import { SQUEEZES } from '../brake/acts.ts'
+import { CONTACTS } from '../brake/adjuster.ts'
 import { adjustersOf, type Kit } from '../brake/kit.ts'
 import type { SeenSpec } from '../brake/reading.ts'
 import { partOf } from '../brake/school.ts'
+import { understood } from '../brake/signs.ts'
+import { WORK } from '../brake/work.ts'
 import { type Fault, type Outcome, ok, refuse } from '../outcome/outcome.ts'
 import { parseNumber } from '../quantity/number.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import { workChosen } from '../stand/work-chosen.ts'
 import { nearestWord, nearInSense } from './nearest.ts'
 import { REST, tokensOf, twinsOf, vocabulary, type Word, type Written } from './words.ts'
 
@@ -60,12 +64,15 @@ export function readTape(text: string, context: TapeContext): TapeLine {
       const message = [read.error.message, ...aside.map((each) => `${each}.`)].join(' ')
       return { entries, asides, error: { ...read.error, message } }
     }
-    entries.push(read.value)
+    entries.push(...withItsPart(read.value, context))
     asides.push(...aside)
     at = end
   }
   return { entries, asides }
 }
+
+/** Before an amount: the hand is not sure of it. */
+const UNSURE = '~'
 
 /** A number that stands alone, as a gauge types it. */
 const BARE = /^[\d½¼¾⅛⅜⅝⅞⅓⅔][\d.,/½¼¾⅛⅜⅝⅞⅓⅔]*$/
@@ -93,8 +100,8 @@ function perhaps(word: string, known: readonly Word[]): string {
     : 'Type ? for the list.'
 }
 
-const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end', 'ear', 'feel'])
-const isAmount = (token: string) => /^[+\-−\d.,½¼¾⅛⅜⅝⅞⅓⅔]/.test(token) || UNIT_WORDS.has(token.toLowerCase())
+const UNIT_WORDS = new Set([...Object.values(UNITS).flatMap((unit) => [...unit.aliases]), 'lb', 'end', ...CONTACTS])
+const isAmount = (token: string) => /^[~+\-−\d.,½¼¾⅛⅜⅝⅞⅓⅔]/.test(token) || UNIT_WORDS.has(token.toLowerCase())
 /** Words that take one word behind them. */
 const oneWords = ({ seen, steps }: Kit): ReadonlySet<string> =>
   new Set([...seen.map(({ shorthand }) => shorthand), ...steps.flatMap(({ shorthand }) => shorthand ?? []), 'loose'])
@@ -122,11 +129,16 @@ function argumentsEnd(
   return end
 }
 
+/** A work chosen brings the part that is new in it. */
+const withItsPart = (body: EntryBody, { kit }: TapeContext): readonly EntryBody[] =>
+  body.kind === 'reading' && body.reading === WORK ? workChosen(kit.family.works, String(body.value)) : [body]
+
 function readWord(word: string, args: readonly string[], { kit, model, length }: TapeContext): Outcome<EntryBody> {
   const text = args.join(' ')
   const reading = kit.readings.find((each) => each.shorthand === word)
   if (reading) {
-    const value = amountIn(text, reading.unit, length, reading.id)
+    const unsure = text.startsWith(UNSURE)
+    const value = amountIn(unsure ? text.slice(UNSURE.length) : text, reading.unit, length, reading.id)
     return value.ok
       ? ok({
           kind: 'reading',
@@ -134,6 +146,7 @@ function readWord(word: string, args: readonly string[], { kit, model, length }:
           value: value.value,
           unit: reading.unit,
           instrument: reading.instrument,
+          ...(unsure && { sure: false }),
         })
       : value
   }
@@ -143,8 +156,10 @@ function readWord(word: string, args: readonly string[], { kit, model, length }:
   if (adjuster) {
     const last = args.at(-1)?.toLowerCase()
     const toEnd = last === 'end'
-    const contact = last === 'ear' || last === 'feel' ? last : undefined
-    const amount = toEnd || contact ? args.slice(0, -1).join(' ') : text
+    const contact = CONTACTS.find((each) => each === last)
+    const told = toEnd || contact ? args.slice(0, -1).join(' ') : text
+    // Floated and left where the squeeze put it: no amount.
+    const amount = told === '' && contact === 'float' ? '0' : told
     const value = amountIn(amount, adjuster.unit, length, adjuster.id)
     return value.ok
       ? ok({
@@ -218,12 +233,6 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
       ? ok({ kind: 'confirm', step })
       : refuse('missing', 'loose', `“loose ${text}”: accepted ${Object.keys(kit.loosenable).join(', ')}.`)
   }
-  if (word === 'close') {
-    const [initials = '', ...why] = args
-    return why.length === 0
-      ? refuse('missing', 'close', 'Sign and say why it is not to be ridden: close 7 rim worn through.')
-      : ok({ kind: 'close', initials, why: why.join(' ') })
-  }
   if (word === 'swap') {
     const [part = '', ...to] = args
     return part === ''
@@ -255,11 +264,39 @@ function readOther(word: string, args: readonly string[], length: LengthUnit, ki
       ? refuse('reason-missing', 'skip', `Why is ${step.title} skipped? Write it behind: skip ${id} …`)
       : ok({ kind: 'skip', step: step.id, reason: reason.join(' ') })
   }
+  const ofTheJob = OF_THE_JOB[word]
+  if (ofTheJob) return ofTheJob(args, kit)
   if (word === 'release')
     return text === '' ? refuse('missing', 'release', 'Sign with initials or a number: release 7.') : readRelease(args)
   return text === ''
     ? refuse('missing', 'note', 'An empty note: write something behind it.')
     : ok({ kind: 'note', text })
+}
+
+/** What is said of the whole job, by its word. */
+const OF_THE_JOB: Readonly<Record<string, (args: readonly string[], kit: Kit) => Outcome<EntryBody>>> = {
+  close([initials = '', ...why]) {
+    return why.length === 0
+      ? refuse('missing', 'close', 'Sign and say why it is not to be ridden: close 7 rim worn through.')
+      : ok({ kind: 'close', initials, why: why.join(' ') })
+  },
+  park(why) {
+    return why.length === 0
+      ? refuse('reason-missing', 'park', 'Parked for what? park hub bearings.')
+      : ok({ kind: 'park', why: why.join(' ') })
+  },
+  complaint(words) {
+    return words.length === 0
+      ? refuse('missing', 'complaint', 'What does the rider complain of? complaint squeals since the rain.')
+      : ok({ kind: 'complaint', ...understood(words.join(' ')) })
+  },
+  anew([word = ''], kit) {
+    if (word === '' || word === 'all') return ok({ kind: 'anew' })
+    const of = [...kit.readings, ...kit.seen].find(({ shorthand, id }) => shorthand === word || id === word)?.id
+    return of
+      ? ok({ kind: 'anew', of })
+      : refuse('unknown-reading', 'anew', `There is no reading “${word}” to take anew. Write its word, or anew all.`)
+  },
 }
 
 const isNumber = (token: string): boolean => /^[\d.,½¼¾]/.test(token)

@@ -18,7 +18,18 @@ export interface Written {
 }
 
 /** Words that swallow the rest of the line. */
-export const REST: ReadonlySet<string> = new Set(['note', 'skip', 'release', 'close', 'estimate', 'spent', 'stop'])
+export const REST: ReadonlySet<string> = new Set([
+  'note',
+  'skip',
+  'release',
+  'close',
+  'park',
+  'complaint',
+  'anew',
+  'estimate',
+  'spent',
+  'stop',
+])
 
 /** A value of the size that is met, where nothing better is known: the middle of what is accepted, by ratio. */
 export const usualValue = ({ min, max, sd }: ReadingSpec): number =>
@@ -79,6 +90,9 @@ const otherWords = ({ schools, loosenable, parts, family: { fasteners } }: Kit):
   { word: 'skip', means: 'skip a step, with a reason', form: 'skip spin no wheel fitted' },
   { word: 'note', means: 'a note', form: 'note …' },
   { word: 'release', means: 'sign the job', form: 'release 7 | release 7 2027-05-26 (look again)' },
+  { word: 'complaint', means: 'what the rider complains of', form: 'complaint squeals since the rain' },
+  { word: 'anew', means: 'read anew what is kept from an earlier visit', form: 'anew lp | anew all' },
+  { word: 'park', means: 'let the job wait, not to be ridden, for another bench or a part', form: 'park hub bearings' },
   { word: 'close', means: 'end the job unreleased, not to be ridden', form: 'close 7 rim worn through' },
 ]
 

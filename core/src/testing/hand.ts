@@ -1,5 +1,5 @@
 import type { Step } from '../brake/step.ts'
-import type { Part, PartShape } from '../drawer/part.ts'
+import type { Part } from '../drawer/part.ts'
 import { leverMovesAt } from '../features/lever-fit/fit.ts'
 import { WAYS, type WayId } from '../features/mount/ways.ts'
 import { standsNow } from '../features/stack/measured.ts'
@@ -7,11 +7,13 @@ import { planStacks } from '../features/stack/plan.ts'
 import { STACK_WAYS } from '../features/stack/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
 import type { Job } from '../run-sheet/job.ts'
+import { type Known, NOTHING_KNOWN } from '../run-sheet/known.ts'
 import { practiceGauge } from '../simulate/practice.ts'
 import type { Entry, EntryBody } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 import { openJob } from '../workshop/open.ts'
 import { firstRefusal } from './refusal.ts'
+import { bolt, bracket, spacer } from './stack.ts'
 
 /** A hand that does as the sheet says, on a simulated brake: for walking a whole run sheet in a test. */
 export interface Walk {
@@ -34,18 +36,10 @@ const mounted = (way: WayId): EntryBody => ({
 
 /** A drawer with a bracket, a spacer and a bolt of every size there may be. */
 const FULL_DRAWER: readonly Part[] = [
-  ...[10, 20, 22].map((rise) =>
-    drawn('bracket', `bracket ${rise}`, { spacingMm: 74, riseMm: rise, footMm: 8, threadDepthMm: 12 }),
-  ),
-  ...[0.5, 1, 2.5].map((thick) => drawn('spacer', `spacer ${thick}`, { thicknessMm: thick, holeMm: 6.2 })),
-  ...[16, 18, 20, 22, 25, 30].map((long) =>
-    drawn('bolt', `bolt ${long}`, { threadMm: 6, pitchMm: 1, underHeadMm: long }),
-  ),
+  ...[10, 20, 22].map((rise) => bracket(rise, 20)),
+  ...[0.5, 1, 2.5].map((thick) => spacer(thick, 20)),
+  ...[16, 18, 20, 22, 25, 30].map((long) => bolt(long, 20)),
 ]
-
-function drawn(kind: PartShape['kind'], name: string, dimensions: PartShape['dimensions']): Part {
-  return { id: name, code: name, kind, name, dimensions, count: 20, material: '', minimum: 0 }
-}
 
 function stacked(job: Job): EntryBody {
   const now = standsNow(job)
@@ -101,29 +95,37 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
 }
 
 /** Walks a job from its first step to the signature, every entry admitted by the product’s own rule. */
-export function walk(hardware: Hardware, start: readonly EntryBody[], way: WayId = 'B'): Walk {
+export function walk(
+  hardware: Hardware,
+  start: readonly EntryBody[],
+  way: WayId = 'B',
+  known: Known = NOTHING_KNOWN,
+): Walk {
+  const openedAt = known.openedAt ?? '2026-03-01T09:00:00Z'
+  const before = known.visits.flatMap(({ entries }) => entries)
   const log: Entry[] = []
   const asked: Step[] = []
   const write = (bodies: readonly EntryBody[]) => {
     const made = bodies.map(
       (body, index): Entry => ({
         ...body,
-        id: `e${log.length + index}`,
-        at: '2026-03-01T09:00:00Z',
+        id: `e${before.length + log.length + index}`,
+        at: openedAt,
         by: '1',
         seq: log.length + index + 1,
       }),
     )
-    const refused = firstRefusal(hardware, log, made)
+    const refused = firstRefusal(hardware, log, made, known)
     if (refused) throw new Error(refused.error.message)
     log.push(...made)
   }
   write(start)
   for (let act = 0; act < MOST_ACTS; act += 1) {
-    const job = expectOk(openJob(hardware, log))
+    const job = expectOk(openJob(hardware, log, known))
     const { step } = job.next
     if (!asked.some(({ id }) => id === step.id)) asked.push(step)
-    const gauge = practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, job.state.standing) ?? {}
+    const gauge =
+      practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, [...before, ...job.state.standing]) ?? {}
     const bodies = actOn(job, way, gauge)
     if (bodies.length === 0) return { asked, steps: asked.map(({ id }) => id), log, last: job }
     write(bodies)

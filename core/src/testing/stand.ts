@@ -123,7 +123,12 @@ export const CABLED: readonly EntryBody[] = [
 ]
 
 /** Everything before the dial-in, done. */
-export const PREPARED: readonly EntryBody[] = [...PADS_SET, confirm('pads-tight'), ...CABLED]
+export const PREPARED: readonly EntryBody[] = [
+  ...PADS_SET,
+  confirm('pads-tight'),
+  ...CABLED,
+  confirm('hard-squeezes', 10),
+]
 
 export const measured = (left: number, right: number, bite: number): readonly EntryBody[] => [
   reading('gapLeft', left),
@@ -137,8 +142,6 @@ export const SOUND: readonly EntryBody[] = [
   ...measured(1, 1, 20),
   seen('padsBack', 'both'),
   confirm('fasteners'),
-  confirm('hard-squeezes', 10),
-  ...measured(1, 1, 20),
   reading('reserve', 25),
   seen('spin', 'free'),
   confirm('wheel-fastened'),

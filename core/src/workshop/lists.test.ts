@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { kitOf } from '../bench/kit.ts'
-import { WORK } from '../bench/work.ts'
 import type { Family, Track } from '../brake/family.ts'
 import type { Kit } from '../brake/kit.ts'
 import { asksFor, type Step } from '../brake/step.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import type { EntryBody } from '../stand/entries.ts'
+import { workChosen } from '../stand/work-chosen.ts'
 import { walk } from '../testing/hand.ts'
 import { FAMILIES } from './families.ts'
 
@@ -14,22 +14,14 @@ import { FAMILIES } from './families.ts'
  * A change of a sentence, or of the order, is seen in the list and read there as a mechanic would.
  */
 
-/** A job as it begins: what it is for, or what was done before the sheet was looked at. */
+/** A job as it begins: what it is for. */
 interface Start {
   readonly title: string
   readonly start: readonly EntryBody[]
 }
 
-const startsOf = (family: Family): readonly Start[] => [
-  ...family.works.map(
-    ({ id, title, says }): Start => ({
-      title: `${title}: ${says}`,
-      start: [{ kind: 'reading', reading: WORK, value: id, unit: '' }],
-    }),
-  ),
-  { title: 'the cable new', start: [{ kind: 'swap', part: 'cable', to: 'new' }] },
-  { title: 'the lever new', start: [{ kind: 'swap', part: 'lever', to: 'new' }] },
-]
+const startsOf = (family: Family): readonly Start[] =>
+  family.works.map(({ id, title, says }) => ({ title: `${title}: ${says}`, start: workChosen(family.works, id) }))
 
 const answers = (kit: Kit, step: Step): readonly string[] => {
   if (step.done.kind === 'confirmed')

@@ -26,8 +26,8 @@ export interface OpenJob {
   judged?: Verdict
 }
 
-/** Earlier visits that a brake's prior is learnt from; a practice brake also lives through them, so it has more. */
-const MOST_VISITS = 3
+/** Earlier visits that a brake is known by: what they taught, what they left standing, how it wore. A practice brake also lives through them. */
+const MOST_VISITS = 12
 const MOST_PRACTISED = 20
 
 /** A job's log after this place in it, in order. Throws where an entry of it is damaged. */

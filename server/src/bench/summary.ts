@@ -38,6 +38,7 @@ export function summaryOf(open: Workable): JobSummary {
     minutes: costsIn(job.state.standing).minutes,
     ...(written && { last: { at: inUtc(written.at), by: written.by, say: describe(written, job) } }),
   })
+  if (job.state.parked) return said(`Parked: ${job.state.parked.why}.`)
   switch (next.kind) {
     case 'turn':
       return said('Next turn is ready.')

@@ -118,7 +118,7 @@ export const LOCKSIDE: readonly DemoBicycle[] = [
   {
     name: 'Hire 02',
     description: 'Step-through, 37-622',
-    brakes: [weekly(103, 'front', 5), weekly(178, 'rear', 5, turning(1))],
+    brakes: [weekly(103, 'front', 5), weekly(180, 'rear', 5, turning(1))],
   },
   { name: 'Hire 03', description: 'Diamond frame, 37-622', brakes: [weekly(105, 'front', 4), weekly(106, 'rear', 4)] },
   {

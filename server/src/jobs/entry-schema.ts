@@ -14,7 +14,7 @@ function numberOf({ least, most, above, whole, not }: FieldSpec & { readonly is:
 }
 
 /** A field’s check, from its description in the core. */
-function schemaOf(field: FieldSpec): Joi.Schema {
+export function schemaOf(field: FieldSpec): Joi.Schema {
   switch (field.is) {
     case 'name':
       return NAME(field.most)

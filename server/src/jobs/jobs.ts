@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { WORK } from '@overhaul/core/bench/work'
-import type { Entry } from '@overhaul/core/stand/entries'
+import { type Complaint, sayComplaint } from '@overhaul/core/brake/signs'
+import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
+import { FIELDS } from '@overhaul/core/stand/kinds'
+import { workChosen } from '@overhaul/core/stand/work-chosen'
 import { FAMILIES } from '@overhaul/core/workshop/families'
 import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { type Request, type Response, Router } from 'express'
@@ -17,15 +19,30 @@ import { isTaken, type Store } from '../db/store.ts'
 import type { JobWish } from '../rail/jobs.ts'
 import { tagAddress } from '../tags/address.ts'
 import type { Workers } from '../workers/workers.ts'
-import { ENTRIES } from './entry-schema.ts'
+import { ENTRIES, schemaOf } from './entry-schema.ts'
 import type { Ledger } from './ledger.ts'
 import type { Streams } from './stream.ts'
 
-const NEW_JOB = Joi.object<{ id?: string; brakeId: string; complaint?: string; work?: string; by: string }>({
+interface NewJob {
+  readonly id?: string
+  readonly brakeId: string
+  /** In the rider’s words, or with its signs named. */
+  readonly complaint?: string | Complaint
+  readonly work?: string
+  readonly by: string
+}
+const { signs, since } = FIELDS.complaint
+const COMPLAINT = Joi.object<Complaint>({
+  signs: (schemaOf(signs) as Joi.ArraySchema).unique().default([]),
+  since: schemaOf(since.optional),
+  text: REMARK(1000),
+})
+const NEW_JOB = Joi.object<NewJob>({
   id: ID,
   brakeId: Joi.string().required(),
-  complaint: REMARK(1000),
-  /** What the job is for: it is written as the first entry. */
+  /** With its signs named, it is written as the first entry; the rider’s words alone stand with the job. */
+  complaint: Joi.alternatives().try(REMARK(1000), COMPLAINT),
+  /** What the job is for: it is written after that. */
   work: Joi.string(),
   by: NAME(40).default('rack'),
 })
@@ -61,14 +78,27 @@ const seqOf = (text: unknown): number => {
 
 type JobRequest = Request<{ id: string }>
 
-/** What a job is for, as its first entry. Refuses a work this brake has not. */
-function forWork(work: string, familyId: string, at: string, by: string): Entry {
+/** What a job is for, as its first entries. Refuses a work this brake has not. */
+function forWork(work: string, familyId: string): readonly EntryBody[] {
   const works = FAMILIES.find(({ id }) => id === familyId)?.works ?? []
   if (!works.some(({ id }) => id === work)) {
     const message = `work is “${work}”. Accepted: ${works.map(({ id }) => id).join(', ')}.`
     throw new HttpFault(400, { code: 'not-a-choice', field: 'work', message })
   }
-  return { id: randomUUID(), at, by, kind: 'reading', reading: WORK, value: work, unit: '', basedOn: 0, seq: 1 }
+  return workChosen(works, work)
+}
+
+/** What a job is opened with, as its first entries: what is complained of, where it names a sign, and what it is for. */
+function firstEntries(
+  told: Complaint,
+  work: string | undefined,
+  familyId: string,
+  whose: Pick<Entry, 'at' | 'by'>,
+): readonly Entry[] {
+  const complained: readonly EntryBody[] = told.signs.length > 0 ? [{ kind: 'complaint', ...told }] : []
+  return [...complained, ...(work === undefined ? [] : forWork(work, familyId))].map(
+    (body, index): Entry => ({ ...body, ...whose, id: randomUUID(), basedOn: 0, seq: index + 1 }),
+  )
 }
 
 /** Jobs and their logs. */
@@ -120,7 +150,7 @@ export function jobRoutes(
   }
 
   router.post('/', async (request, response) => {
-    const { id = randomUUID(), brakeId, complaint = '', work, by } = validate(NEW_JOB, request.body)
+    const { id = randomUUID(), brakeId, complaint, work, by } = validate<NewJob>(NEW_JOB, request.body)
     const known = await withId(id, brakeId)
     if (known) return void response.json(known)
     const [brake] = await db.select().from(brakes).where(eq(brakes.id, brakeId))
@@ -131,12 +161,13 @@ export function jobRoutes(
       throw new HttpFault(409, { code: 'brake-retired', field: 'brakeId', message })
     }
     const openedAt = new Date().toISOString()
-    const first = work === undefined ? [] : [forWork(work, brake.hardware.family, openedAt, by)]
+    const told = typeof complaint === 'object' ? complaint : { signs: [], text: complaint ?? '' }
+    const first = firstEntries(told, work, brake.hardware.family, { at: openedAt, by })
     const insert = db.insert(jobs).values({
       id,
       number: sql`(SELECT coalesce(max(number), 100) + 1 FROM jobs)`,
       brakeId,
-      complaint: [complaint, await carriedOver(brakeId)].filter(Boolean).join(' '),
+      complaint: [told.text ?? sayComplaint(told), await carriedOver(brakeId)].filter(Boolean).join(' '),
       openedAt,
       summary: await workers.ask('opening', brake.hardware, first),
     })

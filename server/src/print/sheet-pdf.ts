@@ -8,6 +8,7 @@ import { type Paper, TypeSetter } from './type-setter.ts'
 
 const MARK_WORDS = {
   in: 'in window',
+  carried: 'kept',
   low: 'too low',
   high: 'too high',
   recheck: 'recheck',
@@ -64,13 +65,7 @@ export async function sheetPdf(
   page.write(sheet.heading, 'label', 17)
   page.write(sheet.result, 'bold', 10.5)
   for (const finding of sheet.unfit) page.write(`• ${finding}`, 'bold')
-  page.write(
-    [
-      `Complaint: ${sheet.complaint || 'none given'}.`,
-      ...(sheet.school ? [`Bite school: ${sheet.school}.`] : []),
-      ...(sheet.lookAgain ? [`Look again by ${sheet.lookAgain}.`] : []),
-    ].join(' '),
-  )
+  page.write(sheet.about)
 
   page.columns(
     [5, 3],
@@ -83,6 +78,7 @@ export async function sheetPdf(
       if (sheet.readings.length === 0) page.write('Nothing measured yet.')
       page.space(4)
       if (sheet.noted) page.write(`Measured: ${sheet.noted}.`, 'text', SMALL)
+      if (sheet.kept) page.write(`Kept from earlier visits: ${sheet.kept}.`, 'text', SMALL)
       if (sheet.well) page.write(`Looked at: ${sheet.well}.`, 'text', SMALL)
     },
     () => {

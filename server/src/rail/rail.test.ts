@@ -183,11 +183,16 @@ describe('the rack searched', () => {
     // An accent typed as a mark of its own (Unicode, canonical equivalence).
     ['Z\u030clut\u030couc\u030cky\u0301', 'Žluťoučký kůň'],
     ['tour 1974', 'Tourer of 1974'],
-    ['74', undefined],
     ['hire-10 unfit"OR*', undefined],
   ])('%s', async (q, name) => {
     const found = (await list(`q=${encodeURIComponent(q)}`)).map((row) => row.name)
     expect(found).toEqual(name ? [name] : [])
+  })
+
+  // “74” ends a word of the tourer’s tag and begins none of anybody’s, unless a code is drawn so, as one run in 90 has it.
+  it('the end of a word finds nothing, but whose drawn code begins with it', async () => {
+    const coded = (await list('')).filter(({ code }) => code.startsWith('74'))
+    expect((await list('q=74')).map(({ name }) => name)).toEqual(coded.map(({ name }) => name))
   })
 
   it('every word must begin a word on the tag: name, code, description, end, family, number and complaint of the newest job', async () => {

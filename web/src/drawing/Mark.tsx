@@ -14,6 +14,7 @@ export const STEP_SHAPES: Readonly<Record<StepState, Shape>> = {
 
 const WORDS: Readonly<Record<Shape, string>> = {
   in: 'in its window',
+  carried: 'kept from an earlier visit',
   low: 'too low',
   high: 'too high',
   recheck: 'look again',
@@ -31,21 +32,23 @@ export const markWords = (shape: Shape): string => WORDS[shape]
 export const stationWords = (shape: Shape): string =>
   shape === 'high' || shape === 'low' ? 'not well' : markWords(shape)
 
+/** A square in brackets: full where it was measured, hollow where it is kept from an earlier visit. */
+function Bracketed({ r, colour, fill }: { r: number; colour: string; fill: string }) {
+  return (
+    <g stroke={colour} strokeWidth="1.8">
+      <rect x={-0.58 * r} y={-0.58 * r} width={1.16 * r} height={1.16 * r} fill={fill} />
+      <path d={`M${-0.72 * r},${-r}H${-r}V${r}H${-0.72 * r}M${0.72 * r},${-r}H${r}V${r}H${0.72 * r}`} fill="none" />
+    </g>
+  )
+}
+
 /** A state shape, drawn about the origin: shape first, colour second. `r` is its half-size. */
 export function MarkShape({ shape, r = 8 }: { shape: Shape; r?: number }) {
   switch (shape) {
     case 'in':
-      return (
-        <g>
-          <rect x={-0.6 * r} y={-0.6 * r} width={1.2 * r} height={1.2 * r} fill="var(--in)" />
-          <path
-            d={`M${-0.72 * r},${-r}H${-r}V${r}H${-0.72 * r}M${0.72 * r},${-r}H${r}V${r}H${0.72 * r}`}
-            fill="none"
-            stroke="var(--in)"
-            strokeWidth="1.8"
-          />
-        </g>
-      )
+      return <Bracketed r={r} colour="var(--in)" fill="var(--in)" />
+    case 'carried':
+      return <Bracketed r={r} colour="var(--slate)" fill="var(--sheet)" />
     case 'low':
       return (
         <path

@@ -98,13 +98,7 @@ export default function SheetPage() {
             ))}
           </ul>
         )}
-        <p>
-          {[
-            `Complaint: ${sheet.complaint || 'none given'}.`,
-            ...(sheet.school ? [`Bite school: ${sheet.school}.`] : []),
-            ...(sheet.lookAgain ? [`Look again by ${sheet.lookAgain}.`] : []),
-          ].join(' ')}
-        </p>
+        <p>{sheet.about}</p>
       </div>
       <Halves>
         <section>
@@ -121,9 +115,10 @@ export default function SheetPage() {
           <Lines title="Cost" lines={sheet.costs} />
         </div>
       </Halves>
-      {(sheet.noted || sheet.well) && (
+      {(sheet.noted || sheet.well || sheet.kept) && (
         <section>
           {sheet.noted && <p>{`Measured: ${sheet.noted}.`}</p>}
+          {sheet.kept && <p>{`Kept from earlier visits: ${sheet.kept}.`}</p>}
           {sheet.well && <p>{`Looked at: ${sheet.well}.`}</p>}
         </section>
       )}

@@ -9,6 +9,7 @@ import type { NotesProps } from '../features/notes.ts'
 import { panelsAt } from '../features/panels.ts'
 import { Label, Read, Slate } from '../ui/words.tsx'
 
+const Kept = lazily(async () => (await import('./Kept.tsx')).Kept)
 const Also = lazily(async () => (await import('./Also.tsx')).Also)
 
 const Notes = styled.section`
@@ -45,6 +46,7 @@ export function StationNotes({ station, ...props }: Props) {
           <Panel key={id} {...props} />
         ))}
       </Suspense>
+      <Kept {...props} steps={steps.flatMap(({ step }) => (step.station === station ? [step] : []))} />
       <Learnt job={job} shown={station === 'bite' || station === 'centre'} />
       <Label>At this station</Label>
       <Steps>

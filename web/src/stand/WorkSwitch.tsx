@@ -1,7 +1,8 @@
-import { WORK } from '@overhaul/core/bench/work'
+import { WORK } from '@overhaul/core/brake/work'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { lastSeen } from '@overhaul/core/stand/fold'
+import { workChosen } from '@overhaul/core/stand/work-chosen'
 import { Toggles } from '../ui/Toggles.tsx'
 import { Label, Slate } from '../ui/words.tsx'
 
@@ -17,7 +18,7 @@ export function WorkSwitch({ job, write }: { job: Job; write: (bodies: readonly 
         label={job.kit.title(WORK)}
         options={works}
         value={id ?? ''}
-        onChange={(value) => write([{ kind: 'reading', reading: WORK, value, unit: '' }])}
+        onChange={(value) => value !== id && write(workChosen(works, value))}
       />
       <Slate>{works.find((each) => each.id === id)?.says}</Slate>
     </div>

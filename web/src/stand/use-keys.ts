@@ -6,7 +6,7 @@ export interface KeyActions {
   readonly measure: () => void
   readonly tape: () => void
   /** Presses the button of that name, where it stands. */
-  readonly press: (key: 'did-it' | 'not-well' | 'else' | 'skip' | 'gauge') => void
+  readonly press: (key: 'did-it' | 'not-well' | 'else' | 'skip' | 'gauge' | 'anew') => void
   readonly undo: () => void
   readonly log: () => void
   readonly working: () => void
@@ -32,6 +32,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['e', 'did something else'],
   ['s', 'skip, with a reason'],
   ['g', 'read the practice gauge'],
+  ['k', 'take anew what is kept from an earlier visit, at the station in sight'],
   ['t', 'tape; ? there shows its words'],
   ['u', 'undo the last entry: x strikes it, b turned back; just after Esc, bring back what it let go'],
   ['l', 'the log as a list: arrow keys, then x strikes or restores, b turned back'],
@@ -87,6 +88,7 @@ export function useKeys(actions: KeyActions): void {
         e: () => act.press('else'),
         s: () => act.press('skip'),
         g: () => act.press('gauge'),
+        k: () => act.press('anew'),
         u: act.undo,
         l: act.log,
         w: act.working,

@@ -41,7 +41,15 @@ export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
     const move = moves.find((each) => each.adjuster === spec.id)
     if (!spec.screw)
       return move
-        ? [{ adjuster: spec.id, text: sayTurn(spec, move.amount, length).replace(` at the ${spec.title}`, '') }]
+        ? [
+            {
+              adjuster: spec.id,
+              // Its place says what it is.
+              text: (spec.contact?.brief ?? sayTurn(spec, move.amount, length))
+                .replace(` at the ${spec.title}`, '')
+                .replace(/^Move the \w+ /, ''),
+            },
+          ]
         : []
     const state = job.state.adjusters[spec.id]
     if (!state) return []

@@ -10,6 +10,8 @@ const GRIP = 16
 const BAR = 11
 const PIVOT_Y = 30
 const BEYOND = 34
+/** So much of the bar is drawn inboard of the clamp at most. */
+const MOST_ROOM = 60
 const MEDIUM: Hand = { breadthMm: 83, fingerMm: 18, creaseMm: 68 }
 
 /** A finger across the bar from behind it to where it ends in front. */
@@ -25,6 +27,7 @@ function draw(at: DetailAt): Detail {
   const tip = clamp - drawnAt(at, 'clampToTip', 86)
   const reach = drawnAt(at, 'leverReach', at.dimensions.leverReachMm as number)
   const front = BAR + reach
+  const room = Math.min(drawnAt(at, 'roomInboard', 20), MOST_ROOM)
   const inner = offset + hand.breadthMm
   const pitch = hand.breadthMm / 4
   const index = inner - hand.fingerMm / 2
@@ -74,6 +77,7 @@ function draw(at: DetailAt): Detail {
       },
       { id: 'leverReach', from: [hook + 26, BAR], to: [hook + 26, front] },
       { id: 'clampAt', from: [0, -BAR], to: [clamp, -BAR], beside: -46 },
+      { id: 'roomInboard', from: [clamp + 9, -BAR - 6], to: [clamp + 9 + room, -BAR - 6], beside: -20 },
       { id: 'clampToHook', from: [clamp, front + 10], to: [hook, front + 10], beside: -22 },
       { id: 'clampToTip', from: [clamp, front + 10], to: [tip, front + 10], beside: -38 },
     ],
@@ -83,7 +87,7 @@ function draw(at: DetailAt): Detail {
     ],
     bounds: {
       min: [-26, -BAR - 54],
-      max: [Math.max(clamp, inner) + BEYOND + 8, Math.max(front + 54, BAR + crease + 32)],
+      max: [Math.max(clamp + room, inner) + BEYOND + 8, Math.max(front + 54, BAR + crease + 32)],
     },
   }
 }
@@ -97,6 +101,7 @@ export const LEVER_HAND: DetailSpec = {
     'clampAt',
     'clampToHook',
     'clampToTip',
+    'roomInboard',
     'handBreadth',
     'fingerBreadth',
     'creaseReach',

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { starOrder } from '../../features/rotor/star.ts'
 import { expectOk } from '../../outcome/outcome.ts'
 import { readingMark } from '../../run-sheet/job.ts'
-import { circumstancesOf } from '../../run-sheet/status.ts'
+import { circumstancesOf, sheetOf } from '../../run-sheet/status.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import type { Hardware } from '../../stand/hardware.ts'
 import { firstRefusal } from '../../testing/refusal.ts'
@@ -16,20 +16,24 @@ const CARGO: Hardware = { family: 'disc-fixed-pad', end: 'front', dimensions: {}
 const mm = (id: string, value: number): EntryBody => ({ kind: 'reading', reading: id, value, unit: 'mm' })
 const count = (id: string, value: number): EntryBody => ({ kind: 'reading', reading: id, value, unit: 'count' })
 
+const HEIGHT = [mm('bodyClearTop', 1.4), mm('bodyClearBottom', 1.5), mm('padCover', 15), mm('padHung', 0)]
+
 /** What a hand writes at each step of the rotor’s change. */
 const AT: Readonly<Record<string, readonly EntryBody[]>> = {
   'motor-asked': [seen('motorAt', 'this')],
   'battery-out': [confirm('battery-out')],
   'rotor-old': [
     mm('stackRotor', 160),
-    mm('trackDeep', 16),
     seen('rotorHold', 'bolted'),
     count('rotorBolts', 6),
     seen('rotorKey', 'star-t25'),
   ],
-  'rotor-new': [mm('rotorWide', 180), mm('trackNew', 16)],
+  'rotor-new': [mm('rotorWide', 180)],
   'rotor-largest': [mm('rotorLargest', 203)],
   'stack-noted': [
+    seen('mountBolts', 'posts'),
+    mm('trackDeep', 16),
+    mm('trackNew', 16),
     mm('mountSpacing', 74),
     mm('bracketRise', 0),
     mm('spacersUnder', 0),
@@ -64,6 +68,7 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
   ],
   'own-hardware': [seen('anchorBolt', 'own')],
   untouched: [confirm('untouched')],
+  'caliper-off': [confirm('caliper-off')],
   'stack-bolts': [mm('earThick', 8), mm('boltUnder', 20), mm('frameThread', 14), seen('frameMetal', 'aluminium')],
   'stack-plan': [
     {
@@ -85,11 +90,19 @@ const AT: Readonly<Record<string, readonly EntryBody[]>> = {
   ],
   'stack-parts': [seen('partsThere', 'all')],
   'stack-fitted': [confirm('stack-fitted')],
-  'caliper-height': [mm('bodyClearTop', 1.4), mm('bodyClearBottom', 1.5), mm('padCover', 15), mm('padHung', 0)],
+  'caliper-set': [confirm('caliper-set')],
+  'hard-squeezes': [confirm('hard-squeezes', 10)],
+  'height-set': HEIGHT,
+  'light-set': [seen('light', 'both')],
+  'cable-run': [confirm('cable-run')],
+  'cable-smooth': [seen('cableFeel', 'smooth'), seen('cableLined', 'lined')],
+  'barrel-left': [mm('barrelOut', 1)],
+  'caliper-height': HEIGHT,
   'lever-reach': [mm('leverReach', 60)],
   'pads-with': [seen('padsWith', 'new')],
   'pads-way-out': [seen('padKeeper', 'pin'), seen('padOrder', 'outer')],
   'pads-room': [seen('padRoom', 'cable-on')],
+  'pads-reach': [seen('padReach', 'in-place')],
   'pads-out': [confirm('pads-out')],
   'pads-in': [confirm('pads-in')],
   'pads-sound': [mm('padFixed', 2.5), mm('padMoving', 2.5), seen('discPads', 'clean')],
@@ -165,15 +178,26 @@ describe('a rotor changed on an assisted bicycle', () => {
       expect(places).toEqual(places.toSorted((a, b) => a - b))
     }
     order('battery-out', 'rotor-old', 'stack-noted', 'axle-noted', 'rotor-off', 'rotor-on', 'rotor-star', 'rotor-wiped')
-    order('rotor-wiped', 'wheel-seated', 'axle-nuts', 'rotor-sound', 'stack-plan', 'stack-fitted', 'caliper-height')
-    order('caliper-height', 'pads-with', 'pads-way-out', 'pads-room', 'pads-out', 'pads-in', 'pads-sound', 'pads-kept')
+    order('rotor-wiped', 'wheel-seated', 'axle-nuts', 'rotor-sound', 'caliper-off', 'stack-bolts')
+    order(
+      'stack-bolts',
+      'stack-plan',
+      'stack-fitted',
+      'pads-with',
+      'pads-way-out',
+      'pads-room',
+      'pads-out',
+      'pads-in',
+      'pads-sound',
+      'pads-kept',
+    )
     // The new rotor is the brake’s from the moment it was measured: torque is judged at its radius.
     expect(job.dimensions.rotorDiameterMm).toBe(180)
   })
 
   it('of the same size needs no bracket', () => {
     const { steps } = worked(ASSISTED, 'new-rotor', 'caliper-set', {
-      'rotor-new': [mm('rotorWide', 160), mm('trackNew', 16)],
+      'rotor-new': [mm('rotorWide', 160)],
     })
     expect(steps).not.toContain('stack-noted')
     expect(steps).not.toContain('stack-plan')
@@ -182,7 +206,7 @@ describe('a rotor changed on an assisted bicycle', () => {
   it('tells the star of as many bolts as there are, and a ring’s own way', () => {
     const said = (...held: readonly EntryBody[]) =>
       worked(ASSISTED, 'new-rotor', 'rotor-star', {
-        'rotor-old': [mm('stackRotor', 180), mm('trackDeep', 16), ...held],
+        'rotor-old': [mm('stackRotor', 180), ...held],
         'rotor-on': [seen('rotorWay', 'right'), seen('rotorThreads', 'medium'), seen('ringThread', 'film')],
       }).job.next.step
     const five = said(seen('rotorHold', 'bolted'), count('rotorBolts', 5), seen('rotorKey', 'hex-4'))
@@ -239,7 +263,7 @@ describe('a rotor changed on an assisted bicycle', () => {
   })
 
   it('asks again for all that stood on the old one', () => {
-    const { bodies } = worked(ASSISTED, 'new-rotor', 'caliper-set')
+    const { bodies } = worked(ASSISTED, 'new-rotor', 'dial-in')
     const { state } = expectOk(openJob(ASSISTED, written(...bodies, confirm('rotor-off'))))
     const again = (id: string) => (state.readings[id] ?? state.confirmed[id])?.status
     for (const id of [
@@ -314,7 +338,7 @@ describe('a stack that is chosen', () => {
     const { steps, job } = worked(CARGO, 'adjust', 'stack-bolts', {
       ...OWN,
       'caliper-height': [mm('bodyClearTop', 0.4), mm('bodyClearBottom', 1.5), mm('padCover', 15), mm('padHung', 0)],
-      'stack-now': [...(AT['stack-noted'] ?? []), mm('trackDeep', 16)],
+      'stack-now': AT['stack-noted'] ?? [],
     })
     expect(steps.slice(-2)).toEqual(['caliper-height', 'stack-now'])
     expect(job.next.step.id).toBe('stack-bolts')
@@ -363,5 +387,86 @@ describe('new pads', () => {
       openJob(CARGO, written(count('beddedStops', 24), { kind: 'swap', part: 'pads', to: 'another pair' })),
     )
     expect(again.state.readings.beddedStops?.status).toBe('recheck')
+  })
+})
+
+describe('the same pads out, cleaned and back in', () => {
+  const by = (way: string, until: string) =>
+    worked(CARGO, 'pads-look', until, {
+      ...OWN,
+      'pads-reach': [seen('padReach', way)],
+      'pads-cleaned': [confirm('pads-cleaned')],
+      'wheel-back': [confirm('wheel-back')],
+    })
+
+  it('are measured and pulled at once they are in; new ones are not asked for, nor bedded in', () => {
+    const { steps, job } = by('in-place', 'barrel-left')
+    expect(steps.filter((id) => id.startsWith('pads-'))).toEqual([
+      'pads-way-out',
+      'pads-reach',
+      'pads-out',
+      'pads-cleaned',
+      'pads-in',
+      'pads-sound',
+      'pads-kept',
+    ])
+    const ids = sheetOf(job, job.advice).map(({ step }) => step.id)
+    for (const absent of ['pads-room', 'wheel-back', 'caliper-set', 'wheel-fastened', 'bedding-in'])
+      expect(ids).not.toContain(absent)
+  })
+
+  it('reached past a wheel that is out: it goes home before a gap is measured, and its fastening is looked at last', () => {
+    const { steps, job } = by('wheel-out', 'barrel-left')
+    expect(steps.indexOf('wheel-back')).toBeGreaterThan(steps.indexOf('pads-in'))
+    const ids = sheetOf(job, job.advice).map(({ step }) => step.id)
+    expect(ids).toContain('wheel-fastened')
+    expect(ids).not.toContain('caliper-set')
+  })
+
+  it('reached with the caliper off: it is set anew, and height and light are looked at after that', () => {
+    const { job } = by('caliper', 'pads-cleaned')
+    const ids = sheetOf(job, job.advice).map(({ step }) => step.id)
+    const places = ['caliper-off', 'caliper-hung', 'caliper-set', 'height-set', 'light-set', 'dial-in'].map((id) =>
+      ids.indexOf(id),
+    )
+    expect(places).not.toContain(-1)
+    expect(places).toEqual(places.toSorted((a, b) => a - b))
+    expect(ids).not.toContain('caliper-height')
+  })
+
+  // Common practice: a fluid caliper is never squeezed with nothing between its pads.
+  it('a fluid caliper is not squeezed until the wheel is back', () => {
+    const fluid: Hardware = { family: 'disc-both-move', end: 'rear', dimensions: {}, traits: { fluid: 'yes' } }
+    const out = [seen('work', 'pads-look'), seen('padReach', 'wheel-out'), confirm('pads-out'), confirm('pads-in')]
+    expect(refusedAfter(fluid, out, confirm('squeezes', 10))?.code).toBe('rotor-out')
+    expect(refusedAfter(fluid, [...out, confirm('wheel-back')], confirm('squeezes', 10))).toBeUndefined()
+  })
+})
+
+describe('a mount whose bolts come up from below', () => {
+  it('is for its maker: nothing is measured or planned, and without the papers it is a stop', () => {
+    const below = { 'stack-noted': [seen('mountBolts', 'below')] }
+    const { steps, bodies, job } = worked(ASSISTED, 'new-rotor', 'stack-by-maker', below)
+    expect(steps).not.toContain('stack-plan')
+    expect(steps).not.toContain('stack-bolts')
+    expect(job.next.step.id).toBe('stack-by-maker')
+    expect(refusedAfter(ASSISTED, bodies, { kind: 'skip', step: 'stack-by-maker', reason: 'no papers' })).toBeDefined()
+    const forbidden = expectOk(
+      openJob(ASSISTED, written(...bodies, { ...confirm('stack-by-maker'), well: false } as EntryBody)),
+    )
+    expect(forbidden.next).toMatchObject({ kind: 'confirm', ill: { stop: true } })
+  })
+})
+
+describe('a rotor that runs out', () => {
+  const at = (mm: number) => {
+    const rotor = { kind: 'reading', reading: 'rotorRunout', value: mm, unit: 'mm' } as const
+    const job = expectOk(openJob(CARGO, written(seen('motorAt', 'none'), rotor)))
+    return sheetOf(job, job.advice).map(({ step }) => step.id)
+  }
+  it('beyond 0.2 mm is asked whether it is the rotor, its bolts or the wheel, before it is bent', () => {
+    expect(at(0.2)).not.toContain('runout-where')
+    const ids = at(0.25)
+    expect(ids.indexOf('runout-where')).toBe(ids.indexOf('rotor-sound') - 1)
   })
 })

@@ -11,7 +11,7 @@ import { confirm, seen, written } from '../../testing/stand.ts'
 import { FAMILIES, findFamily } from '../../workshop/families.ts'
 import { openJob } from '../../workshop/open.ts'
 import { discBothMoveFamily, discFixedPadFamily, discTwoAdjustersFamily } from './family.ts'
-import { INPUTS, Q, Y } from './inputs.ts'
+import { inputsOf, Q, Y } from './inputs.ts'
 import { type Caliper, squeezed } from './squeeze.ts'
 
 const DISCS = FAMILIES.filter(({ track }) => track === 'rotor')
@@ -75,7 +75,7 @@ describe('a squeeze of one moving pad', () => {
 
 describe('readings of a disc', () => {
   const predict = (own: Partial<Record<keyof typeof Q, number>>, model = MODEL) => {
-    const q = Float64Array.from(INPUTS, ({ mean }) => mean)
+    const q = Float64Array.from(inputsOf('fixed-pad'), ({ mean }) => mean)
     for (const [id, value] of Object.entries(own)) q[Q[id as keyof typeof Q]] = value
     const y = new Float64Array(model.readings.length)
     model.predict(q, y)
@@ -84,17 +84,17 @@ describe('readings of a disc', () => {
 
   it('the book’s caliper bites at a third: 6.75 mm of cable for gaps of 0.2 and 0.55, and 1.15 of free play', () => {
     // From memory, checked for consistency: (6.75 + 1.15) × 75/30 = 19.75 mm, a third of 60 mm.
-    expect(predict({ inner: 0.2, outer: 0.55, slack: 0 })[Y.bite]).toBeCloseTo(19.75, 6)
+    expect(predict({ gapA: 0.2, gapB: 0.55, slack: 0 })[Y.bite]).toBeCloseTo(19.75, 6)
   })
 
   it('bite is linear in slack and in each gap, through the arm’s stop too', () => {
     fc.assert(
       fc.property(gap, gap, slack, slack, (inner, outer, one, other) => {
-        const bite = (slackMm: number) => predict({ inner, outer, slack: slackMm })[Y.bite] as number
+        const bite = (slackMm: number) => predict({ gapA: inner, gapB: outer, slack: slackMm })[Y.bite] as number
         fc.pre(Math.abs(one - other) > 0.1 && bite(one) > 0 && bite(other) > 0)
         // Finger over cable arm is 2.5: a millimetre of cable is 2.5 mm of finger.
         expect((bite(one) - bite(other)) / (one - other)).toBeCloseTo(2.5, 4)
-        const wider = predict({ inner: inner + 0.1, outer, slack: one })[Y.bite] as number
+        const wider = predict({ gapA: inner + 0.1, gapB: outer, slack: one })[Y.bite] as number
         expect(wider - bite(one)).toBeCloseTo(2.5 * 9 * 0.1, 4)
       }),
     )
@@ -111,7 +111,9 @@ describe('readings of a disc', () => {
 
   it('shares what the cable holds between two moving pads', () => {
     const both = expectOk(discBothMoveFamily.fit(D, hereAt(discBothMoveFamily, 'rear')))
-    const [free, held] = [predict({ slack: 0 }, both), predict({ slack: -1.8 }, both)]
+    const at = (slack: number) => predict({ gapA: 0.9, gapB: -0.1, slack }, both)
+    const [free, held] = [at(0), at(-1.8)]
+    expect([free[Y.inner], free[Y.outer]].map((each) => each?.toFixed(6))).toEqual(['0.350000', '0.550000'])
     expect((free[Y.inner] as number) - (held[Y.inner] as number)).toBeCloseTo(0.1, 6)
     expect((free[Y.outer] as number) - (held[Y.outer] as number)).toBeCloseTo(0.1, 6)
   })

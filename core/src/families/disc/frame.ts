@@ -5,7 +5,7 @@ import type { DimensionLine, FastenerPlace, Frame, Handle, Leader, Moment, Shape
 import { box, figure, path, round, turnedBy } from '../../brake/shapes.ts'
 import type { Point } from '../../calculation/calculation.ts'
 import { type DiscKind, gapsOf } from '../../features/disc-caliper/kind.ts'
-import { Q } from './inputs.ts'
+import { gapsIn, Q } from './inputs.ts'
 import { type Caliper, gapsAtRest, type Squeezed, squeezed } from './squeeze.ts'
 
 /** Gaps are too small to be seen at their own scale: they are drawn this much larger, sideways only. */
@@ -117,7 +117,7 @@ export function discFrame(
   { travelMm, wheelDeg, focus }: Moment,
 ): Frame {
   const own = { ...caliper, ratio: caliper.ratio * Math.exp(q[Q.ratio] as number) }
-  const rest = { innerMm: q[Q.inner] as number, outerMm: q[Q.outer] as number, slackMm: q[Q.slack] as number }
+  const rest = { ...gapsIn(kind, q), slackMm: q[Q.slack] as number }
   const cableMm = Math.max(
     0,
     travelMm / (caliper.leverage * Math.exp(q[Q.lever] as number)) - (q[Q.freePlay] as number),

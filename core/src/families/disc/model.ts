@@ -13,7 +13,7 @@ import { toRad } from '../../mechanics/vector.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import { discAdjusters } from './adjusters.ts'
 import { discFrame, discGhost } from './frame.ts'
-import { FREE_PLAY_MM, INPUTS, Q, Y } from './inputs.ts'
+import { FREE_PLAY_MM, gapsIn, inputsOf, Q, Y } from './inputs.ts'
 import { type Caliper, gapsAtRest } from './squeeze.ts'
 import { discWindows } from './windows.ts'
 
@@ -22,26 +22,29 @@ const MODEL_SD: readonly number[] = [0.02, 0.02, 0.5, 0.1, 0.5, 1]
 /** Scatter of “which pad first” as an eye sees it, mm. */
 const TOUCH_SD = 0.05
 
-const WHEEL: Disturbance = { spread: { inner: 0.3, outer: 0.3 } }
-const LOOSE: Disturbance = { spread: { inner: 0.4, outer: 0.4 } }
-const PADS: Disturbance = { spread: { inner: 0.5, outer: 0.5 } }
 const CABLE: Disturbance = { spread: { slack: 5, freePlay: 0.5 } }
 const LEVER: Disturbance = { spread: { slack: 5, freePlay: 0.5, lever: 0.15 } }
 
-const DISTURBS: Readonly<Record<string, Disturbance>> = {
-  'confirm:wheel-seated': WHEEL,
-  'swap:wheel': WHEEL,
-  'swap:rotor': WHEEL,
-  'confirm:mount-loosened': LOOSE,
-  'confirm:caliper-set': LOOSE,
-  'swap:pads': PADS,
-  'confirm:anchor-loosened': CABLE,
-  'swap:cable': CABLE,
-  'swap:housing': CABLE,
-  'swap:lever': LEVER,
-  'turn:reachScrew': { spread: { freePlay: 0.5 } },
-  'turn:leverAlong': { spread: { slack: 3, freePlay: 0.5, lever: 0.3 } },
-  'swap:brake': 'forget',
+/** What has been off may lie elsewhere: a body over its rotor gives one gap what it takes from the other, pads change both. */
+function disturbsOf(kind: DiscKind): Readonly<Record<string, Disturbance>> {
+  const both = kind === 'both-move'
+  const wheel: Disturbance = { spread: both ? { offset: 0.3 } : { inner: 0.3, outer: 0.3 } }
+  const loose: Disturbance = { spread: both ? { offset: 0.4 } : { inner: 0.4, outer: 0.4 } }
+  return {
+    'confirm:wheel-seated': wheel,
+    'swap:wheel': wheel,
+    'swap:rotor': wheel,
+    'confirm:mount-loosened': loose,
+    'confirm:caliper-set': loose,
+    'swap:pads': { spread: both ? { sum: 0.7, offset: 0.35 } : { inner: 0.5, outer: 0.5 } },
+    'confirm:anchor-loosened': CABLE,
+    'swap:cable': CABLE,
+    'swap:housing': CABLE,
+    'swap:lever': LEVER,
+    'turn:reachScrew': { spread: { freePlay: 0.5 } },
+    'turn:leverAlong': { spread: { slack: 3, freePlay: 0.5, lever: 0.3 } },
+    'swap:brake': 'forget',
+  }
 }
 
 /** The gaps further apart than an eye finds centred; both pads move and meet in the middle. */
@@ -100,11 +103,13 @@ export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<Br
     'armOff',
   ]
   const bothMove = kind === 'both-move'
+  const disturbs = disturbsOf(kind)
   const caliper: Caliper = { ratio, bothMove, rotorStiffness: of('rotorStiffness'), stiffness }
 
   const predict = (q: ArrayLike<number>, y: Float64Array) => {
     const own = ratio * Math.exp(q[Q.ratio] as number)
-    const [innerMm, outerMm, slackMm] = [q[Q.inner] as number, q[Q.outer] as number, q[Q.slack] as number]
+    const slackMm = q[Q.slack] as number
+    const { innerMm, outerMm } = gapsIn(kind, q)
     const rest = gapsAtRest({ ...caliper, ratio: own }, { innerMm, outerMm, slackMm })
     const finger = pulls * Math.exp(q[Q.lever] as number)
     const free = q[Q.freePlay] as number
@@ -131,14 +136,14 @@ export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<Br
     },
     contactRatio: ratio,
     asked: askedOf(here),
-    inputs: INPUTS,
+    inputs: inputsOf(kind),
     readings,
     adjusters,
     steered: readings.filter((id) => id !== 'armOff' && (bothMove || id !== 'gapDifference')),
     needed: [gaps.inner.reading, gaps.outer.reading, 'armStarts', 'armRest', 'biteTravel'],
     derived: bothMove ? [GAP_DIFFERENCE] : [],
     noTurnHelps: bothMove
-      ? 'See the arm on its stop; then float the caliper, squeeze and tighten before any shift by tenths. The sum of the gaps belongs to the caliper: look at pads, rotor and lever.'
+      ? 'See the arm on its stop, and the caliper floated once more. The sum of the gaps belongs to the caliper: look at pads, rotor and lever.'
       : 'See the arm on its stop: where it is not, the inner sticks, its return spring is weak or the cable short; push it home by thumb, cable loose, and see. Then look at rotor and pads.',
     predict,
     slopes: slopesOf(predict),
@@ -158,7 +163,7 @@ export function discModel(kind: DiscKind, d: Dimensions, here: Here): Outcome<Br
       const atLeast = reading === Y.bite && value >= reach - spec.sd && ({ atLeast: true } as const)
       return { kind: 'value', reading, value, sd, ...atMost, ...atLeast }
     },
-    disturbs: (fact) => DISTURBS[fact],
+    disturbs: (fact) => disturbs[fact],
     windows: discWindows(kind, d, {
       lever,
       leverage: pulls,

@@ -9,7 +9,7 @@ import { DISC_READINGS } from '../../features/disc-caliper/readings.ts'
 import { wantedBiteMm } from '../../features/disc-caliper/schools.ts'
 import { BEDDING_READING } from '../../features/disc-pads/bedding.ts'
 import { DISC_PAD_READINGS } from '../../features/disc-pads/readings.ts'
-import { ROTOR_READINGS, rotorWindow } from '../../features/rotor/rotor.ts'
+import { ROTOR_READINGS, rotorWindow, WANTED_RUNOUT_MM } from '../../features/rotor/rotor.ts'
 import { fingerTravel, type Lever } from '../../mechanics/lever.ts'
 import { FREE_PLAY_MM, Q } from './inputs.ts'
 
@@ -26,10 +26,8 @@ const BITE_HALF = 0.07
 const LATEST_START = 0.12
 /** An arm further off its stop than this stands in the cable: wear was taken up by cable, mm. Our choice. */
 const MOST_OFF_MM = 0.5
-/** A rotor that runs out no further is as wanted: what leaves no setting is something else, mm. */
-const WANTED_RUNOUT_MM = 0.2
 /** Both pads move: seen alike within this, mm. */
-const APART_MM = 0.12
+const APART_MM = 0.16
 /** A bite’s window narrower than this no hand finds, mm of finger. Our choice. */
 const NARROWEST_MM = 1
 /** The latest that a caliper whose sum is its own may bite, of the reach. Our choice. */

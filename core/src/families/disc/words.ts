@@ -30,6 +30,14 @@ export const DISC_WORDS: readonly StepSpec[] = [
     title: 'bolts of caliper, bracket and rotor, and anchor',
     say: 'Look at what nobody has touched: bolts and anchor tight, the arm free.',
   }),
+  retold('cable-clamped', {
+    say: 'Inner through without fraying, slack out, arm held on its stop; clamp it straight.',
+    more: 'Its end waxed or twisted with its lay; drawn by hand, no preload: the arm must stay on its stop. The anchor’s own shaped washer the right way round, the bolt tight. Cut it, cap the end and crimp it in two or three places.',
+  }),
+  retold('barrel-in', {
+    say: 'Barrels fully in, at caliper and lever, before the cable is clamped.',
+    more: 'Slots lined up for the inner, head in its pocket, then turned apart so that it cannot jump out; the clamp loosened, not taken apart; the boot kept.',
+  }),
   retold('wheel-fastened', { more: QUICK_RELEASE, cautions: ['maker', 'rotor'] }),
   lookedOver({
     more: 'Inner at both ends, its head in its pocket; housing and its ends; the anchor’s own bolt. Rotor whole, not thin, clean; both pads with compound, held by pin or spring; the body clear of the rotor.',

@@ -462,6 +462,31 @@ describe('a squeal after damp', () => {
   })
 })
 
+describe('what a drum is not asked, and not told', () => {
+  const stand = (...bodies: readonly EntryBody[]) => {
+    const job = expectOk(openJob({ family: 'drum', end: 'rear', dimensions: {} }, written(...bodies)))
+    return { job, ids: stepsOn(job).map(({ id }) => id) }
+  }
+
+  it('quiet before any hard stop, none is made for a squeal', () => {
+    const damp = seen('work', 'damp')
+    expect(stand(damp, seen('squeals', 'squeals')).ids).toEqual(
+      expect.arrayContaining(['squeal-stops', 'squeal-after']),
+    )
+    const quiet = stand(damp, seen('squeals', 'quiet')).ids
+    expect(quiet).toContain('squeal-before')
+    expect(quiet).not.toContain('squeal-stops')
+    expect(quiet).not.toContain('squeal-after')
+  })
+
+  // Trade: a drum goes by the largest diameter stamped in it; without a stamp by its maker’s sheet alone.
+  it('without its stamp it is not judged, and never said to be in its window', () => {
+    const inside = mm('drumInside', 73)
+    expect(stand(inside).job.windows.of.drumInside).toBeUndefined()
+    expect(stand(inside, mm('drumStamped', 71)).job.windows.of.drumInside).toMatchObject({ high: 71 })
+  })
+})
+
 describe('how long the linings last', () => {
   const at = (day: number) => new Date(Date.UTC(2026, 0, 1 + day)).toISOString()
 

@@ -80,9 +80,10 @@ export const drumWindows =
       wallLow: 0,
       because: [{ text: 'No shoe may drag: seen when the wheel is spun.', source: OURS }],
     }
+    const inside = drumInsideWindow(looked)
     const of: Record<string, Window> = {
       ...LIMITS,
-      drumInside: drumInsideWindow(looked),
+      ...(inside && { drumInside: inside }),
       biteTravel: bite,
       // As wide as the bite’s own, so that neither outweighs the other.
       shoesClear: { ...clear, high: clear.target + (clear.target - clear.low) + 20 },

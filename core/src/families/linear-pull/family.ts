@@ -6,6 +6,7 @@ import type { BrakeModel } from '../../brake/model.ts'
 import { linearPull } from '../../calculations/linear-pull.ts'
 import { GUIDE } from '../../features/guide-pipe/feature.ts'
 import { SCREW_READINGS } from '../../features/rim-dial/readings.ts'
+import { UPRIGHT_ARMS } from '../../features/upright-arms/feature.ts'
 import { linearPullLinkage } from '../../linkages/linear-pull.ts'
 import { type Outcome, ok } from '../../outcome/outcome.ts'
 import { SPRING_DIMENSIONS, springHole, springScrew } from '../rim/adjusters.ts'
@@ -44,8 +45,7 @@ export const linearPullFamily: Family = rimFamily('boss', {
   title: 'linear-pull',
   dimensions: [...ARM_DIMENSIONS, ...SPRING_DIMENSIONS, ...RIM_DIMENSIONS],
   readings: [SCREW_READINGS.left, SCREW_READINGS.right],
-  features: [GUIDE],
-  guided: true,
+  features: [GUIDE, UPRIGHT_ARMS],
   steps: [
     retold('dead-first', {
       title: 'guide pipe hooked',

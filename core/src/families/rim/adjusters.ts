@@ -71,6 +71,8 @@ export const springScrew = (side: Side, d: Dimensions): AdjusterSpec => ({
   price: 0.01,
   shows: MOVES_PADS,
   screw: true,
+  how: () =>
+    'After each half turn of a screw its arm’s spring is unhooked and hooked again, or the lever squeezed hard, so that it settles.',
 })
 
 /** The spring’s pin in another hole of its boss: the upper one adds tension. Three holes, the middle one to begin with. */

@@ -6,6 +6,7 @@ import type { Family } from '../../brake/family.ts'
 import { compose, type Feature } from '../../brake/feature.ts'
 import type { Fact, Graph } from '../../brake/graph.ts'
 import { RIM_CABLE } from '../../features/cable/feature.ts'
+import { GUIDE } from '../../features/guide-pipe/feature.ts'
 import { BOLT_MOUNT, BOSS_MOUNT } from '../../features/mount/feature.ts'
 import { checkMeasured } from '../../features/mount/measured.ts'
 import { RIM_PADS } from '../../features/pads/feature.ts'
@@ -42,13 +43,11 @@ const LOOKED_OVER = lookedOver({
 type Own = Pick<Family, 'id' | 'title' | 'fit' | 'worked' | 'opens'> &
   Pick<Feature, 'dimensions' | 'traits' | 'readings' | 'seen' | 'steps'> & {
     readonly features?: readonly Feature[]
-    /** A guide pipe leads its cable. */
-    readonly guided?: true
   }
 
 /** A family of rim brakes: what they share, how it hangs on the frame, and its own. */
 export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
-  const { id, title, fit, worked, opens, features = [], guided = false, steps = [], traits = [], ...rest } = own
+  const { id, title, fit, worked, opens, features = [], steps = [], traits = [], ...rest } = own
   return compose({
     id,
     title,
@@ -84,6 +83,6 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
     rubbed: { seen: 'spin', of: { left: 'gapLeft', right: 'gapRight' } },
     wetShare: ({ seen }) => wetShare(seen('rimMaterial'), seen('padCompound')).share,
     check: ({ number, seen }) => checkMeasured({ end: 'rear', number, seen }),
-    drawings: async () => (await import('./drawings/drawings.ts')).rimDrawings(mount, guided),
+    drawings: async () => (await import('./drawings/drawings.ts')).rimDrawings(mount, features.includes(GUIDE)),
   })
 }

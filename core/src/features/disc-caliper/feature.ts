@@ -1,4 +1,3 @@
-import { MOVED } from '../../bench/unsettled.ts'
 import type { Feature } from '../../brake/feature.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import { ASSISTED_TRAIT, DISC_DIMENSIONS, FLUID_TRAIT, KNOB_TRAIT } from './dimensions.ts'
@@ -7,7 +6,7 @@ import { type DiscKind, gapsOf } from './kind.ts'
 import {
   ASSISTED_SEEN,
   DISC_READINGS,
-  DISC_SEEN,
+  discSeen,
   gapReadings,
   KNOB_READINGS,
   KNOB_SEEN,
@@ -42,13 +41,13 @@ export function discCaliperFeature(kind: DiscKind): Feature {
     dimensions: DISC_DIMENSIONS,
     traits: [ASSISTED_TRAIT, ...(bothMove ? [FLUID_TRAIT] : [KNOB_TRAIT])],
     readings: [...gapReadings(kind), ...DISC_READINGS, ...(bothMove ? [] : KNOB_READINGS)],
-    seen: [...DISC_SEEN, ASSISTED_SEEN, ...(bothMove ? [ROTOR_TOUCH] : [KNOB_SEEN])],
+    seen: [...discSeen(kind), ASSISTED_SEEN, ...(bothMove ? [ROTOR_TOUCH] : [KNOB_SEEN])],
     schools: bothMove ? [DISC_BITE] : [DISC_BITE, FIXED_GAP],
     steps: caliperSteps(kind),
     fasteners: [CALIPER_BOLTS],
     standsOn: {
       'reading:reserve': ['confirm:caliper-set'],
-      'confirm:hard-squeezes': [...MOVED, 'confirm:caliper-set', 'swap:rotor'],
+      'confirm:hard-squeezes': ['confirm:caliper-set', 'swap:rotor'],
     },
     causes: {
       'confirm:caliper-set': 'the caliper was set anew',

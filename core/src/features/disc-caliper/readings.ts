@@ -1,10 +1,11 @@
 import { biteReading } from '../../bench/bite.ts'
 import { rangeOf } from '../../brake/dimension.ts'
+import { wears } from '../../brake/keeps.ts'
 import { DIALLED, lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import { CLEAR_LIMIT, COVER_LIMIT, HUNG_LIMIT } from '../stack/limits.ts'
 import { DISC_DIMENSIONS } from './dimensions.ts'
 import type { DiscKind } from './kind.ts'
-import { MOVED_OR_OFF, OFF, PADS_NEW } from './unsettled.ts'
+import { MOVED_OR_OFF, OFF, PADS_NEW, WHEEL_WAS_OUT } from './unsettled.ts'
 
 const CLICKS = rangeOf(DISC_DIMENSIONS, 'knobClicks')
 
@@ -16,6 +17,7 @@ const gap = (id: string, title: string, shorthand: string, pad: string): Reading
   feeler(id, title, shorthand, [0, 3], 'feeler', `${pad} to rotor: ${MEAN}.`, {
     decimals: 2,
     gauge: DIALLED,
+    keeps: wears(0.8, 0.5),
     standsOn: MOVED_OR_OFF,
   })
 
@@ -34,6 +36,7 @@ const clear = (id: string, title: string, shorthand: string, where: string, prac
     sd: 0.2,
     limit: CLEAR_LIMIT,
     gauge: ['mount'],
+    keeps: 'hardware',
     standsOn: OFF,
     practice,
   })
@@ -76,7 +79,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     [0, 40],
     'rule',
     'How much of the pad’s height lies on the track, squeezed.',
-    { limit: COVER_LIMIT, practice: 16, standsOn: [...OFF, 'swap:pads'], gauge: ['mount'] },
+    { keeps: 'hardware', limit: COVER_LIMIT, practice: 16, standsOn: [...OFF, 'swap:pads'], gauge: ['mount'] },
   ),
   rule(
     'padHung',
@@ -85,7 +88,7 @@ export const DISC_READINGS: readonly ReadingSpec[] = [
     [0, 10],
     'rule',
     'How much of the pad’s height hangs past the track, squeezed.',
-    { limit: HUNG_LIMIT, practice: 0, standsOn: [...OFF, 'swap:pads'] },
+    { keeps: 'hardware', limit: HUNG_LIMIT, practice: 0, standsOn: [...OFF, 'swap:pads'] },
   ),
 ]
 
@@ -98,13 +101,11 @@ export const KNOB_READINGS: readonly ReadingSpec[] = [
     rangeOf(DISC_DIMENSIONS, 'knobPitchMm'),
     'thread gauge',
     'How far the pad moves in a whole turn of its knob.',
-    {
-      dimension: 'knobPitchMm',
-      practice: 1,
-    },
+    { keeps: 'hardware', dimension: 'knobPitchMm', practice: 1 },
   ),
   {
     id: 'knobClicksATurn',
+    keeps: 'hardware',
     title: 'knob’s clicks in a turn',
     shorthand: 'kc',
     practice: 16,
@@ -121,13 +122,18 @@ export const KNOB_READINGS: readonly ReadingSpec[] = [
 const RUBS =
   'The gauge does not explain that rub. See that the wheel is seated and the rotor true; then measure the gaps again.'
 
+const rubs = (kind: DiscKind): string =>
+  kind === 'both-move'
+    ? `${RUBS} A pad that does not come back after a squeeze: press it home gently with a clean flat wedge, the arm on its stop, and look again; else its maker.`
+    : RUBS
+
 /** What is looked at on every mechanical disc. */
-export const DISC_SEEN: readonly SeenSpec[] = [
+export const discSeen = (kind: DiscKind): readonly SeenSpec[] => [
   {
     id: 'light',
     title: 'light through the caliper',
     shorthand: 'light',
-    standsOn: [...OFF, ...PADS_NEW, 'confirm:wheel-seated'],
+    standsOn: [...OFF, ...PADS_NEW, 'confirm:wheel-seated', WHEEL_WAS_OUT],
     how: 'Hold a torch or a white card behind and look along the rotor, before anything is turned.',
     options: [
       { id: 'both', title: 'on both sides' },
@@ -149,8 +155,8 @@ export const DISC_SEEN: readonly SeenSpec[] = [
     options: [
       { id: 'none', title: 'runs free' },
       { id: 'once', title: 'touches once a turn, runs on' },
-      { id: 'fixed', title: 'drags on the pad next to the wheel', remedy: RUBS, stop: true },
-      { id: 'moving', title: 'drags on the pad away from it', remedy: RUBS, stop: true },
+      { id: 'fixed', title: 'drags on the pad next to the wheel', remedy: rubs(kind), stop: true },
+      { id: 'moving', title: 'drags on the pad away from it', remedy: rubs(kind), stop: true },
       {
         id: 'shell',
         title: 'touches the body',
@@ -177,6 +183,7 @@ export const ROTOR_TOUCH: SeenSpec = {
 
 export const KNOB_SEEN: SeenSpec = {
   id: 'knobCounted',
+  keeps: 'hardware',
   title: 'knob’s pitch and clicks',
   shorthand: 'kcount',
   how: 'Counted on this caliper, a click is known; of the book, it is learnt.',
@@ -189,6 +196,7 @@ export const KNOB_SEEN: SeenSpec = {
 
 export const ASSISTED_SEEN: SeenSpec = {
   id: 'assisted',
+  keeps: 'hardware',
   title: 'motor',
   shorthand: 'motor',
   how: 'Whether a motor drives this bicycle.',

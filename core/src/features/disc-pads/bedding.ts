@@ -59,6 +59,7 @@ export const BEDDED_LOOKED: StepSpec = {
   cautions: ['rotor'],
   done: {
     kind: 'confirmed',
+    did: 'Lever, rub and bolts looked at again after bedding-in',
     well: 'As before, all tight',
     ill: 'Something has moved',
     remedy:

@@ -14,9 +14,20 @@ export const PADS_WORK = {
   says: 'The whole sheet, with the pads out and new ones in; then bedded in.',
 }
 
+/** The work of looking at the pads in the hand: out, cleaned, and the same ones in again. */
+export const PADS_LOOK = {
+  id: 'pads-look',
+  title: 'pads out and cleaned',
+  says: 'The whole sheet, with the pads out, looked at, cleaned, and back in as they lay.',
+}
+
 /** New pads go in: that is the job, or they come with a new rotor. */
 export const changingPads = (here: Circumstances): boolean =>
   here.work === PADS_WORK.id || (changingRotor(here) && here.seen('padsWith') === 'new')
+
+/** The same pads come out, to be looked at. */
+const lookingAtPads = (here: Circumstances): boolean => here.work === PADS_LOOK.id
+const padsComeOut = (here: Circumstances): boolean => changingPads(here) || lookingAtPads(here)
 
 /** New pads or a new rotor, however they came: both are bedded in. */
 export const somethingNew = (here: Circumstances): boolean =>
@@ -49,6 +60,21 @@ const ORDER: SeenSpec = {
   ],
 }
 
+const REACH: SeenSpec = {
+  id: 'padReach',
+  title: 'pads are reached',
+  shorthand: 'padreach',
+  standsOn: ['swap:brake'],
+  practice: 'in-place',
+  how: 'Through the top with all in its place, or past a wheel that is out, or with the caliper off.',
+  options: [
+    { id: 'in-place', title: 'with wheel and caliper in their place' },
+    { id: 'wheel-out', title: 'with the wheel out', remark: 'wheel and gaps then stand anew' },
+    { id: 'caliper', title: 'with the caliper off', remark: 'the caliper is then set anew' },
+  ],
+}
+const wheelOutForPads = (here: Circumstances): boolean => padsComeOut(here) && here.seen('padReach') === 'wheel-out'
+
 /** How a caliper’s pads come out, kept with the brake once it was seen. */
 export const PAD_TRAITS: readonly TraitSpec[] = [asTrait(KEEPER), asTrait(ORDER)]
 
@@ -78,6 +104,7 @@ const roomOf = (kind: DiscKind) => ROOM[kind === 'both-move' ? 'pistons' : 'knob
 export const padSeen = (kind: DiscKind): readonly SeenSpec[] => [
   KEEPER,
   ORDER,
+  REACH,
   {
     id: 'padsWith',
     title: 'pads on the new rotor',
@@ -123,7 +150,7 @@ const pinned = ({ trait }: Circumstances): boolean => trait('padKeeper') === 'pi
 
 /** Asked of a caliper nobody has looked into, once. */
 const notLookedAt = (here: Circumstances): boolean =>
-  changingPads(here) &&
+  padsComeOut(here) &&
   ['padKeeper', 'padOrder'].some((id) => here.trait(id) === 'unknown' || here.seen(id) !== undefined)
 
 /** New pads, each step in its order. */
@@ -163,38 +190,74 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
     when: changingPads,
   },
   {
+    id: 'pads-reach',
+    station: 'pads',
+    title: 'how the pads are reached',
+    say: 'Choose how the pads are reached: from the top, wheel out, or caliper off.',
+    more: 'What is not moved need not be set again. A stand can tip as a heavy wheel comes out: hold the bicycle.',
+    why: 'Wheel or caliper that was off to reach them stands anew, the same pads or not.',
+    cautions: ['rotor'],
+    done: { kind: 'measured', readings: ['padReach'] },
+    when: (here) => padsComeOut(here) && !changingRotor(here),
+  },
+  {
     id: 'pads-out',
     station: 'pads',
     standsOn: ['swap:brake'],
     shorthand: 'padsout',
-    title: 'old pads out',
+    title: 'pads out',
     say: (here) =>
       pinned(here)
         ? `Straighten the split pin and pull it; then ${firstOut(here)}.`
         : `Gloves on: press the spring out of its seat, ${firstOut(here)}.`,
     more: (here) =>
-      `${pinned(here) ? 'Needle-nose pliers; a stuck pin is twisted and walked out. ' : ''}Note which way round each pad and the spring lie. Do not touch the old compound with bare fingers.`,
+      `${wheelOutForPads(here) ? 'Wheel out first, hot rotor or not by its carrier; the bicycle is held as a heavy wheel comes out. ' : ''}${pinned(here) ? 'Needle-nose pliers; a stuck pin is twisted and walked out. ' : ''}Note which way round each pad and the spring lie. Do not touch the old compound with bare fingers.`,
     why: 'The spring goes back the way it lay; compound that was oily fouls what it touches.',
     tools: ['gloves', 'needle-nose pliers'],
     cautions: ['clean', 'rotor-out'],
     done: {
       kind: 'confirmed',
+      did: 'Pads taken out',
       well: 'Out',
       ill: 'One does not come',
       remedy: `${roomOf(kind).stuck}; it comes towards the wheel side or the top, not by a lever against the rotor.`,
     },
-    when: changingPads,
+    when: padsComeOut,
+  },
+  {
+    id: 'pads-cleaned',
+    station: 'pads',
+    standsOn: ['confirm:pads-out', 'swap:pads'],
+    shorthand: 'pclean',
+    title: 'pads looked at and cleaned',
+    say: 'Hold both faces to the light; dull them flat on clean abrasive paper, wet.',
+    more: 'Oil shows as a dark edge and beads water. Compound that is cracked, or loose from its plate, is done with. Wet the dust, do not blow.',
+    why: 'A glazed face squeals and brakes weakly; oil does not come out by riding.',
+    tools: ['abrasive paper, clean', 'isopropyl alcohol'],
+    cautions: ['clean'],
+    mends: ['pads'],
+    done: {
+      kind: 'confirmed',
+      did: 'Pads looked at and cleaned',
+      well: 'Clean and whole',
+      ill: 'Oily, cracked or loose',
+      remedy: 'Replace both pads, and wipe the rotor with isopropyl alcohol.',
+      stop: true,
+    },
+    when: lookingAtPads,
   },
   {
     id: 'pads-in',
     station: 'pads',
     standsOn: ['confirm:pads-out', 'swap:pads'],
     shorthand: 'padsin',
-    title: 'new pads in',
-    say: (here) =>
-      pinned(here)
-        ? 'Spring between the new pads, in the way they lay; new pin, its end bent to 90°.'
-        : 'Spring between the new pads, its ends seated in their holes, in as they lay.',
+    title: 'pads in',
+    say: (here) => {
+      const which = changingPads(here) || here.swapped('pads') ? 'the new pads' : 'the pads'
+      return pinned(here)
+        ? `Spring between ${which}, in the way they lay; new pin, its end bent to 90°.`
+        : `Spring between ${which}, its ends seated in their holes, in as they lay.`
+    },
     more: 'By their edges and plates only: nothing oily near the compound. Inner and outer may differ; compound faces the rotor.',
     why: 'A pad the wrong way round brakes on its plate; a split pin is bent once.',
     tools: ['new split pin', 'isopropyl alcohol'],
@@ -202,12 +265,34 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
     mends: ['pads'],
     done: {
       kind: 'confirmed',
+      did: 'Pads put in, held by pin or spring',
       well: 'In, compound to the rotor',
       ill: 'They do not go in',
       remedy: `${roomOf(kind).moreRoom} Pads of another shape do not belong to this caliper.`,
       stop: true,
     },
-    when: (here) => changingPads(here) || here.swapped('pads'),
+    when: (here) => padsComeOut(here) || here.swapped('pads'),
+  },
+  {
+    id: 'wheel-back',
+    station: 'pads',
+    standsOn: ['confirm:pads-in'],
+    shorthand: 'wback',
+    title: 'wheel home again',
+    say: 'Rotor between the pads, wheel fully home in the dropouts, close it.',
+    more: 'Where the rotor does not go between: the pads are pushed home with a clean flat wedge, the arm on its stop. Nothing is squeezed while the wheel is out.',
+    why: 'The gaps are those of a wheel that stands home.',
+    tools: ['clean flat wedge'],
+    cautions: ['rotor', 'maker'],
+    done: {
+      kind: 'confirmed',
+      did: 'Wheel out and home again',
+      well: 'Home and closed',
+      ill: 'Does not stand straight',
+      remedy: 'Open it, look for dirt or a washer in the dropouts, push it home again, and close it.',
+      stop: true,
+    },
+    when: wheelOutForPads,
   },
   {
     id: 'pads-sound',
@@ -235,7 +320,7 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
     title: 'pads held in the caliper',
     say: 'See that pin or spring holds both pads, and pull at them by hand.',
     more: (here) =>
-      changingPads(here) || here.swapped('pads') || here.loosened('shoes')
+      padsComeOut(here) || here.swapped('pads') || here.loosened('shoes')
         ? 'A split pin that was out is new, bent to 90°; a spring’s ends sit in the pads’ holes.'
         : 'A split pin’s end is bent; a spring’s ends sit in the pads’ holes.',
     why: 'A pad that comes out leaves no brake.',

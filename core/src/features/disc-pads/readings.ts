@@ -1,3 +1,4 @@
+import { wears } from '../../brake/keeps.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
 import { PADS_NEW } from '../disc-caliper/unsettled.ts'
@@ -17,6 +18,7 @@ const compound = (id: string, title: string, shorthand: string, practice: number
       source: COMMON,
     },
     gauge: ['pads'],
+    keeps: wears(-0.8, 1),
     standsOn: PADS_NEW,
     practice,
   })

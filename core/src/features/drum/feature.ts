@@ -1,4 +1,4 @@
-import { MOVED, SHOES_LOOSE } from '../../bench/unsettled.ts'
+import { SHOES_LOOSE } from '../../bench/unsettled.ts'
 import { loosening } from '../../brake/acts.ts'
 import type { Feature } from '../../brake/feature.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
@@ -47,7 +47,7 @@ export const DRUM: Feature = {
   standsOn: {
     'confirm:wheel-seated': ['confirm:plate-off', ...SHOES_LOOSE],
     'reading:reserve': ['confirm:plate-on'],
-    'confirm:hard-squeezes': [...MOVED, 'confirm:plate-on'],
+    'confirm:hard-squeezes': ['confirm:plate-on'],
   },
   causes: {
     'confirm:plate-off': 'the drum was opened',

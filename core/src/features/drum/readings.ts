@@ -2,6 +2,7 @@ import { biteReading } from '../../bench/bite.ts'
 import { SHOES_LOOSE, SQUEEZED } from '../../bench/unsettled.ts'
 import { rangeOf } from '../../brake/dimension.ts'
 import type { Fact } from '../../brake/graph.ts'
+import { wears } from '../../brake/keeps.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import { type Window, windowOf } from '../../brake/window.ts'
@@ -116,6 +117,7 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     'caliper',
     'What stands above the rivets or the shoe, at its thinnest.',
     {
+      keeps: wears(-0.3, 0.4),
       limit: {
         low: 1,
         high: 12,
@@ -135,7 +137,11 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     [50, 160],
     'inside caliper',
     'Across the rubbed band, at its widest.',
-    { practice: ({ dimensions }) => 2 * (dimensions.drumRadiusMm as number) + 0.3, standsOn: ['swap:wheel'] },
+    {
+      keeps: wears(0.05, 0.1),
+      practice: ({ dimensions }) => 2 * (dimensions.drumRadiusMm as number) + 0.3,
+      standsOn: ['swap:wheel'],
+    },
   ),
   caliper(
     'drumStamped',
@@ -145,6 +151,7 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
     'read off the drum',
     'The largest diameter stamped in it, if there is one.',
     {
+      keeps: 'hardware',
       sd: 0,
       practice: ({ dimensions }) => 2 * (dimensions.drumRadiusMm as number) + 1,
       standsOn: ['swap:wheel'],
@@ -184,12 +191,14 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
 ]
 
 /** A drum goes by the diameter stamped in it; without one, by nothing. */
-export function drumInsideWindow({ number }: Looked): Window {
-  const most = number('drumStamped') ?? 160
+/** Judged by what is stamped in it; without a stamp there is no window. */
+export function drumInsideWindow({ number }: Looked): Window | undefined {
+  const most = number('drumStamped')
+  if (most === undefined) return undefined
   return windowOf('drumInside', {
     low: 50,
     high: most,
-    text: `At most ${most.toFixed(1)} mm${number('drumStamped') === undefined ? '; nothing stamped was told' : ', stamped in it'}.`,
+    text: `At most ${most.toFixed(1)} mm, stamped in it.`,
     source: STAMPED,
   })
 }
@@ -254,7 +263,8 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
       {
         id: 'glazed',
         title: 'shiny',
-        remedy: 'Take them down very lightly with fine abrasive, wet; the drum may be sanded lightly too.',
+        remedy:
+          'Dull them, wet: with a fine paper, or lightly with a coarse one (two schools). The drum may be sanded lightly too.',
       },
       { id: 'oily', title: 'oily or greasy', remedy: `Grease does not come out of a lining. ${REPLACE}`, stop: true },
     ],
@@ -299,6 +309,7 @@ export const DRUM_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'camKind',
+    keeps: 'hardware',
     title: 'cam',
     shorthand: 'cam',
     how: 'Push the cam sideways, plate off: it floats, or it stays.',

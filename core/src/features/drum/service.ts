@@ -18,8 +18,10 @@ export const SQUEAL_WORK = {
 
 const opening = ({ work }: Circumstances): boolean => work === SERVICE_WORK.id
 const squealing = ({ work }: Circumstances): boolean => work === SQUEAL_WORK.id
+/** Quiet before any hard stop, none is made for it. */
+const stillSquealing = (here: Circumstances): boolean => squealing(here) && here.seen('squeals') !== 'quiet'
 /** The plate was off or loose, in whatever job: shoes are centred, and the bearing adjusted after them. */
-const closed = (here: Circumstances): boolean =>
+export const closed = (here: Circumstances): boolean =>
   opening(here) || fitting(here) || here.loosened('shoes') || here.swapped('pads') || here.swapped('wheel')
 /** Strap and cable were off: the drum was opened, the brake fitted, or its wheel changed. */
 const unhooked = (here: Circumstances): boolean =>
@@ -31,7 +33,7 @@ function judgeInside({ number }: Pick<OnStand, 'number'>): Verdict | undefined {
   if (inside === undefined) return undefined
   const most = number('drumStamped')
   if (most === undefined)
-    return { state: 'well', say: '', remark: 'no largest diameter is stamped: judged by its maker’s sheet' }
+    return { state: 'well', say: '', remark: 'not judged: no largest diameter is stamped; its maker’s sheet says' }
   return inside > most
     ? {
         state: 'out',
@@ -52,16 +54,37 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     before: 'wheel-seated',
     title: 'arm marked against the axle',
     say: 'Mark the brake arm against the axle’s flats with a felt pen.',
-    more: 'Before anything is loosened; then strap and cable off, wheel out.',
+    more: 'Before anything is loosened.',
     why: 'The angle between axle and reaction arm was set on the bicycle; without a mark it is set anew.',
     tools: ['felt pen'],
     cautions: [],
     maySkip: 'the arm is set anew on the bicycle',
     done: {
       kind: 'confirmed',
+      did: 'Brake arm marked against the axle',
       well: 'Marked',
       ill: 'Nothing to mark against',
       remedy: 'Without flats, mark axle and plate by a line across both, and take a picture.',
+    },
+    when: opening,
+  },
+  {
+    id: 'cable-off',
+    station: 'wheel',
+    standsOn: ['swap:wheel'],
+    shorthand: 'coff',
+    before: 'wheel-seated',
+    title: 'cable and strap off, wheel out',
+    say: 'Cable off the brake arm, strap off its stay; then the wheel out.',
+    more: 'Barrel in first, for slack. Note how washers and strap lie; a stand can tip as a heavy wheel comes out.',
+    why: 'A strap that stays on bends stay or plate as the wheel comes out.',
+    cautions: ['tension'],
+    done: {
+      kind: 'confirmed',
+      did: 'Cable and strap taken off',
+      well: 'Off, wheel out',
+      ill: 'Does not come off',
+      remedy: 'Barrel fully in, or cable let out at the anchor; a seized nut of the strap gets penetrant and time.',
     },
     when: opening,
   },
@@ -79,6 +102,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     cautions: ['drum-dust'],
     done: {
       kind: 'confirmed',
+      did: 'Brake plate taken off',
       well: 'Off',
       ill: 'Does not come off',
       remedy: 'Let the shoes off: slacken the cable, turn the arm back. A ridge worn in the drum holds them else.',
@@ -139,6 +163,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     cautions: ['clean'],
     done: {
       kind: 'confirmed',
+      did: 'Cam greased thinly, pivots lubricated dry',
       well: 'Cam and pivots only',
       ill: 'Some is on a lining',
       remedy: 'Grease does not come out of a lining: replace the plate assembly.',
@@ -158,6 +183,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     cautions: [],
     done: {
       kind: 'confirmed',
+      did: 'Plate put back on, to its mark',
       well: 'To the mark',
       ill: 'Does not go back to it',
       remedy: 'Take it off and look how the axle’s flats and the parts lay; the picture or the note says.',
@@ -171,12 +197,13 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     shorthand: 'armset',
     before: 'wheel-seated',
     title: 'arm set on the bicycle',
-    say: 'New wheel: right nut holds, left one on; set chain and strap.',
-    more: 'Lock nut last. The angle between axle and reaction arm is set on the bicycle, not in the vice.',
+    say: 'Wheel home, right nut holding, left one on; the strap to its stay.',
+    more: 'Then the cone, and the lock nut last; the chain with the nuts. The angle between axle and reaction arm is set on the bicycle, not in the vice.',
     why: 'Set in the vice it fits another frame.',
     cautions: ['maker'],
     done: {
       kind: 'confirmed',
+      did: 'Reaction arm set on the bicycle',
       well: 'Set',
       ill: 'The strap does not reach',
       remedy: 'Turn plate and arm on the axle until strap and stay meet without force, then tighten again.',
@@ -197,6 +224,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     cautions: [],
     done: {
       kind: 'confirmed',
+      did: 'Shoes centred with the brake held on',
       well: 'Held on and tightened',
       ill: 'Shoes do not take hold',
       remedy:
@@ -230,6 +258,7 @@ export const SERVICE_STEPS: readonly StepSpec[] = [
     cautions: ['maker'],
     done: {
       kind: 'confirmed',
+      did: 'Lock nut tightened to the hub maker’s figure',
       well: 'Tight',
       ill: 'Does not tighten',
       remedy: 'A stripped axle is replaced.',
@@ -264,7 +293,7 @@ export const SQUEAL_STEPS: readonly StepSpec[] = [
     mayLeave: 'fewer stops than usually clear it',
     done: { kind: 'in-window', readings: ['hardStops'] },
     whenOut: 'A few more: three at least.',
-    when: squealing,
+    when: stillSquealing,
   },
   {
     id: 'squeal-after',
@@ -276,7 +305,7 @@ export const SQUEAL_STEPS: readonly StepSpec[] = [
     maySkip: 'damp is not told apart from glaze',
     mayLeave: 'it squeals still',
     done: { kind: 'in-window', readings: ['squealsAfter'] },
-    when: squealing,
+    when: stillSquealing,
   },
 ]
 
@@ -293,6 +322,7 @@ export const CABLE_BACK: StepSpec = {
   cautions: ['reaction-arm'],
   done: {
     kind: 'confirmed',
+    did: 'Cable and strap put back on',
     well: 'Hooked',
     ill: 'Does not hook',
     remedy: 'Turn the barrel in, or let cable out at the anchor, until it hooks without force.',

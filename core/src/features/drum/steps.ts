@@ -1,7 +1,7 @@
 import { COVERED, lookedOver } from '../../bench/looked-over.ts'
 import { retold } from '../../bench/steps.ts'
-import { type StepSpec, wholeOr } from '../../brake/step.ts'
-import { CABLE_BACK, PLAY_AFTER, SERVICE_STEPS, SQUEAL_STEPS } from './service.ts'
+import { fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
+import { CABLE_BACK, closed, PLAY_AFTER, SERVICE_STEPS, SQUEAL_STEPS } from './service.ts'
 
 /** Common steps in the words of a drum: its wheel hangs on nuts. */
 const DRUM_WORDS: readonly StepSpec[] = [
@@ -22,8 +22,18 @@ const DRUM_WORDS: readonly StepSpec[] = [
     done: { remedy: 'Loosen both nuts, push the wheel fully home in the dropouts, and tighten them.' },
   }),
   retold('wheel-seated', {
-    say: 'Loosen both nuts, push the wheel fully home in the dropouts, tighten them.',
+    say: (here) =>
+      fitting(here)
+        ? 'Wheel home once more, the chain set, both nuts tight.'
+        : 'Loosen both nuts, push the wheel fully home in the dropouts, tighten them.',
     more: 'Non-turn washers in place. Look again before touching the brake.',
+  }),
+  // Looked at with both nuts tight where the cone was turned: not a third time.
+  retold('hub-play', {
+    when: (here) => !closed(here) && !here.happened(['confirm:axle-loosened']),
+  }),
+  retold('cable-clamped', {
+    say: 'Clamp the inner for now, arm at rest: straight under its own bolt and washer.',
   }),
   retold('untouched', {
     title: 'brake arm, strap and anchor',

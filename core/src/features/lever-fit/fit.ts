@@ -53,6 +53,8 @@ export interface LeverFit extends LeverPlace {
   readonly reachWantedMm: number
   /** What the reach is out by, positive too far; 0 where it is well. */
   readonly reachOutMm: number
+  /** What shifter or bend leave inboard of the clamp, where it was measured. */
+  readonly roomMm?: number
   readonly angle?: { readonly wantedDeg: number; readonly nowDeg?: number }
 }
 
@@ -112,7 +114,7 @@ const ALONG = ['handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'leverReach
 export function leverFitAt(at: OnStand): Outcome<LeverFit> | undefined {
   const place = leverPlaceAt(at)
   if (!place?.ok) return place
-  const { dimensions: d, seen } = at
+  const { dimensions: d, seen, number } = at
   const { shiftMm, reachMm, hand, worked } = place.value
   const leverage = leverageChange.work({
     cableArmMm: d.leverCableArmMm,
@@ -129,6 +131,7 @@ export function leverFitAt(at: OnStand): Outcome<LeverFit> | undefined {
   const match = leverMatchAt(at)
   const angle = angleAt(at)
   if (angle && !angle.ok) return angle
+  const roomMm = number('roomInboard')
   const reachWantedMm = Math.max(LEAST_REACH_MM, Math.min(hand.creaseMm, mostReach(seen('rider'))))
   const over = reachMm - reachWantedMm
   return ok({
@@ -139,6 +142,7 @@ export function leverFitAt(at: OnStand): Outcome<LeverFit> | undefined {
     ...(match.ok && { forceN: match.value.handForceN, forceAfterN: match.value.handForceN / travelFactor }),
     reachWantedMm,
     reachOutMm: over > REACH_ROOM_MM || over < -REACH_SHORT_MM ? over : 0,
+    ...(roomMm !== undefined && { roomMm }),
     ...(angle && { angle: angle.value.told }),
     worked: [...worked, leverage.value, ...(angle ? [angle.value.worked] : [])],
   })
@@ -156,6 +160,18 @@ function angleAt({ number }: OnStand) {
   return ok({ told, worked: worked.value })
 }
 
+/** Whether shifter or bend stand in the way of that shift. */
+const isBlocked = ({ shiftMm, roomMm }: LeverFit): boolean => roomMm !== undefined && shiftMm > roomMm
+
+/** What the way inboard asks first: room that is there, or was never measured. */
+function roomFirst(fit: LeverFit): string {
+  if (fit.shiftMm <= 0) return ''
+  if (fit.roomMm === undefined) return ' Measure first what room shifter or bend leave inboard.'
+  return isBlocked(fit)
+    ? ` Only ${mm(fit.roomMm)} are free inboard: move the shifter inboard first, or fit it outside the lever; where the bend is in the way, another lever.`
+    : ''
+}
+
 const moveBy = (shiftMm: number) =>
   `Move the lever ${mm(Math.ceil(shiftMm - WHOLE_MM))} ${shiftMm > 0 ? 'inboard' : 'outboard'}`
 
@@ -170,14 +186,14 @@ function faultsOf(fit: LeverFit): readonly { readonly say: string; readonly reme
             say: `The blade’s end lies over the ${next} finger: a full squeeze traps its knuckle.`,
             remedy: after.clash
               ? `${moveBy(shiftMm)}; even there it reaches the ${next} finger. Another lever with a shorter blade, or one more finger on it.`
-              : `${moveBy(shiftMm)}: then it clears.`,
+              : `${moveBy(shiftMm)}: then it clears.${roomFirst(fit)}`,
           },
         ]
       : Math.abs(shiftMm) > IN_HOOK_MM
         ? [
             {
               say: `The finger lies ${mm(shiftMm)} off the hook.`,
-              remedy: `${moveBy(shiftMm)}, snug, hands off and back.`,
+              remedy: `${moveBy(shiftMm)}, snug, hands off and back.${roomFirst(fit)}`,
             },
           ]
         : []),
@@ -257,7 +273,8 @@ function judgeClamp({ seen }: Pick<OnStand, 'seen'>): Verdict | undefined {
 /** What the hand does about it, in the steps a hand can make; empty where the lever is well placed. */
 export function leverMoves(fit: LeverFit, screw: ScrewEffect): readonly Move[] {
   // Whole millimetres, rounded inboard: never short of what clears the knuckle.
-  const along = fit.clash || Math.abs(fit.shiftMm) > IN_HOOK_MM ? Math.ceil(fit.shiftMm - WHOLE_MM) : 0
+  const wanted = fit.clash || Math.abs(fit.shiftMm) > IN_HOOK_MM
+  const along = wanted && !isBlocked(fit) ? Math.ceil(fit.shiftMm - WHOLE_MM) : 0
   const worked = reachScrew.work({ reachMm: fit.reachMm, wantedMm: fit.reachWantedMm, mmPerTurn: screw.mean })
   const turns = fit.reachOutMm !== 0 && worked.ok ? Math.round(worked.value.outputs.turns * 4) / 4 : 0
   return [
@@ -278,7 +295,7 @@ export const LEVER_PLACE: Judged = {
   kind: 'judged',
   judge: judgeLeverPlace,
   readings: ['fingersUsed', 'handOffset', 'clampAt', 'clampToHook', 'clampToTip', 'leverReach'],
-  optional: ['throwWanted', 'shoulderHeight', 'barHeight', 'armLength', 'bladeAngle'],
+  optional: ['roomInboard', 'throwWanted', 'shoulderHeight', 'barHeight', 'armLength', 'bladeAngle'],
 }
 export const CLAMP: Judged = {
   kind: 'judged',

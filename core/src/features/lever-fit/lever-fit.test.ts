@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { bladeAngle, leverageChange, reachScrew } from '../../calculations/lever-fit.ts'
 import { leverShift } from '../../calculations/lever-shift.ts'
 import { expectOk } from '../../outcome/outcome.ts'
+import { tellNext } from '../../run-sheet/told.ts'
 import type { EntryBody } from '../../stand/entries.ts'
 import { walk } from '../../testing/hand.ts'
 import { confirm, HARDWARE, measured, PREPARED, reading, refusal, seen, turn, written } from '../../testing/stand.ts'
@@ -51,6 +52,35 @@ describe('where the lever belongs along the bar', () => {
     expect(judge([...along(165), reading('clampToTip', 110)])?.remedy).toMatch(/23 mm inboard: then it clears/)
     // Done as told, it stands well: the finger is not sent back into the hook.
     expect(judge([...along(188), reading('clampToTip', 110)])).toMatchObject({ state: 'well' })
+  })
+
+  it('is told to a machine as moves, and never further inboard than shifter or bend leave room', () => {
+    const jammed = [...PREPARED, ...along(120), seen('frontHand', 'right'), reading('leverOutside', 85)]
+    const told = (...more: readonly EntryBody[]) => tellNext(expectOk(openJob(HARDWARE, written(...jammed, ...more))))
+    expect(told().step).toBe('lever-place')
+    expect(told().moves).toEqual([{ adjuster: 'leverAlong', amount: 45, unit: 'mm' }])
+    expect(told().remedy).toContain('Measure first what room')
+    expect(told(reading('roomInboard', 60)).remedy).not.toContain('room')
+    expect(told(reading('roomInboard', 45)).moves).toHaveLength(1)
+    expect(told(reading('roomInboard', 30)).moves).toEqual([])
+    expect(told(reading('roomInboard', 30)).remedy).toMatch(/Only 30 mm are free inboard: move the shifter/)
+  })
+
+  it('the other lever is set alike before the hand is done', () => {
+    const placed = [
+      ...PREPARED,
+      ...along(165),
+      seen('frontHand', 'right'),
+      reading('leverOutside', 85),
+      seen('leverHand', 'right'),
+    ]
+    const next = (...more: readonly EntryBody[]) => expectOk(openJob(HARDWARE, written(...placed, ...more))).next
+    expect(next()).toMatchObject({ kind: 'measure', readings: ['otherLever'] })
+    expect(next(seen('otherLever', 'otherwise'))).toMatchObject({
+      kind: 'mend',
+      say: expect.stringContaining('to match'),
+    })
+    for (const answer of ['alike', 'none']) expect(next(seen('otherLever', answer)).step.id).not.toBe('lever-tried')
   })
 
   it('a hook far inboard of a finger that lies at the pivot is a misreading', () => {

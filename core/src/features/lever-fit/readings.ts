@@ -47,7 +47,21 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     'rule',
     'From the bar’s outer end to the middle of the lever’s clamp.',
     {
+      keeps: 'hardware',
       practice: ({ last, since }) => Math.round((last('clampAt') ?? CLAMP_AT_MM) + since('leverAlong', 'clampAt')),
+      standsOn: ['swap:lever', LEVER_MOVED],
+    },
+  ),
+  byRule(
+    'roomInboard',
+    'room inboard of the clamp',
+    'inroom',
+    [0, 200],
+    'rule',
+    'Along the bar, inwards: from the clamp’s inner edge to shifter, bend, or whatever stands next.',
+    {
+      keeps: 'hardware',
+      practice: ({ since }) => Math.max(0, 60 - since('leverAlong', 'roomInboard')),
       standsOn: ['swap:lever', LEVER_MOVED],
     },
   ),
@@ -58,7 +72,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [10, 200],
     'rule',
     'Along the bar, outwards: from the middle of the clamp to the hollow of the blade in which a finger lies.',
-    { practice: 78, standsOn: ['swap:lever'] },
+    { keeps: 'hardware', practice: 78, standsOn: ['swap:lever'] },
   ),
   byRule(
     'clampToTip',
@@ -67,7 +81,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
     [10, 220],
     'rule',
     'Along the bar, outwards: from the middle of the clamp to the outer end of the blade.',
-    { practice: 86, standsOn: ['swap:lever'] },
+    { keeps: 'hardware', practice: 86, standsOn: ['swap:lever'] },
   ),
   byRule(
     'shoulderHeight',
@@ -113,6 +127,7 @@ export const LEVER_READINGS: readonly ReadingSpec[] = [
 
 export const FRONT_HAND: SeenSpec = {
   id: 'frontHand',
+  keeps: 'hardware',
   title: 'hand that works the front brake',
   shorthand: 'fronthand',
   practice: 'right',
@@ -161,6 +176,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
   FRONT_HAND,
   {
     id: 'barShape',
+    keeps: 'hardware',
     title: 'bar',
     shorthand: 'bar-is',
     how: 'Straight or swept, its lever on a clamp; or dropped, its lever on a band.',
@@ -171,6 +187,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'barMaterial',
+    keeps: 'hardware',
     title: 'bar at the clamp',
     shorthand: 'barof',
     how: 'Look, or tap it: carbon sounds dull.',
@@ -181,6 +198,7 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'clampWay',
+    keeps: 'hardware',
     title: 'clamp tightened',
     shorthand: 'clampby',
     standsOn: ['confirm:lever-loosened', LEVER_MOVED],
@@ -188,6 +206,24 @@ export const LEVER_SEEN: readonly SeenSpec[] = [
     options: [
       { id: 'figure', title: 'to the maker’s figure' },
       { id: 'crash', title: 'firm, a crash turns it' },
+    ],
+  },
+  {
+    id: 'otherLever',
+    keeps: 'hardware',
+    title: 'the other lever',
+    shorthand: 'otherlever',
+    standsOn: ['swap:lever', LEVER_MOVED, REACH_TURNED],
+    how: 'Both alike to the hand: as far along the bar, as far from it, at the same angle.',
+    practice: 'alike',
+    options: [
+      { id: 'alike', title: 'stands alike' },
+      { id: 'none', title: 'there is none', also: ['no'] },
+      {
+        id: 'otherwise',
+        title: 'stands otherwise',
+        remedy: 'Set the other lever to match: the same place on the bar, the same reach, the same angle.',
+      },
     ],
   },
   {

@@ -16,6 +16,30 @@ const boltOf = ({ number, seen }: Looked): MountBolt => ({
   boltClass: seen('boltClass'),
 })
 
+/** What comes off before another brake goes on. */
+const OLD_OFF: StepSpec = {
+  id: 'old-off',
+  station: 'mount',
+  standsOn: ['swap:brake'],
+  shorthand: 'oldoff',
+  title: 'old brake off, its parts in order',
+  say: 'Old brake off: bolts, nut and washers kept in their order; offer the new one up.',
+  more: 'Cable loosened first, the springs held. A picture, or the parts threaded on a wire as they lay. Held in its place the new one shows at once whether its pads reach the track.',
+  why: 'The order of the washers is lost once it is apart; a brake that does not reach is seen before anything is measured.',
+  tools: ['5 mm hex key', '10 mm spanner'],
+  cautions: ['tension'],
+  maySkip: 'none hung there, or its parts are not used again',
+  done: {
+    kind: 'confirmed',
+    did: 'Old brake taken off, its parts kept in order',
+    well: 'Off, new one offered up',
+    ill: 'It does not come, or the new one does not reach',
+    remedy:
+      'A seized bolt: penetrant and time, the longer key pulled slowly; where its head rounds, stop. Pads far from the track: another brake.',
+  },
+  when: fitting,
+}
+
 const REACH: StepSpec = {
   id: 'reach',
   station: 'mount',
@@ -37,6 +61,7 @@ const REACH: StepSpec = {
 
 /** A brake that hangs on bosses. */
 export const BOSS_STEPS: readonly StepSpec[] = [
+  OLD_OFF,
   REACH,
   {
     id: 'boss-measured',
@@ -63,6 +88,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
     cautions: ['clean'],
     done: {
       kind: 'confirmed',
+      did: 'Bosses cleaned and greased',
       well: 'Greased and in',
       ill: 'A boss is bent, rusted or loose',
       remedy: 'A bent or loose boss goes to a frame builder; surface rust is cleaned off and greased.',
@@ -106,7 +132,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
       well: 'Swing freely',
       ill: 'One binds or rocks',
       remedy:
-        'Binds: ease the bolt, clean and grease the boss, a little oil under its head. Rocks: the bush is worn, replace the arm.',
+        'Binds: ease the bolt, clean and grease the boss, a little oil under its head. Rocks: the bush is worn, replace the arm. A boss that is worn or an arm that is bent is not put right here: park the job for a frame builder, or for a new brake.',
       stop: true,
     },
     when: wholeOr('confirm:mount-loosened'),
@@ -147,6 +173,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     },
     when: wholeSheet,
   },
+  OLD_OFF,
   REACH,
   {
     id: 'mount-looked',
@@ -251,6 +278,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
     cautions: ['bolt-length'],
     done: {
       kind: 'confirmed',
+      did: 'Brake fitted on its mount',
       well: 'Mounted',
       ill: 'Nut stops early or takes too few turns',
       remedy:

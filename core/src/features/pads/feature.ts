@@ -23,6 +23,14 @@ function padsOf(at: OnStand): readonly Section[] {
 /** Pads on their rim. */
 export const RIM_PADS: Feature = {
   id: 'rim-pads',
+  works: [
+    {
+      id: 'new-pads',
+      title: 'new pads',
+      says: 'The whole sheet, new pads in: made for this rim, the right way round, at their height, toed in, tight.',
+      renews: 'pads',
+    },
+  ],
   readings: PAD_READINGS,
   seen: PAD_SEEN,
   steps: PAD_STEPS,

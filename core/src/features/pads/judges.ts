@@ -152,6 +152,8 @@ function judgePadWear(at: OnStand): Verdict | undefined {
     }
   if (THICKNESS.some((id) => placedIn(at.windows, id, least) !== 'in'))
     return { state: 'out', say: 'The pads are worn: replace both.' }
+  const marks = optionOf(at, 'padMarks')?.remedy
+  if (marks) return { state: 'out', say: marks }
   if (face.remedy) return { state: 'out', say: face.remedy, ...(face.stop && { stop: true }) }
   const uneven = unevenWear(left, right)
   return { state: 'well', say: uneven ?? 'Pads sound and evenly worn.', ...(uneven && { remark: uneven }) }
@@ -223,7 +225,12 @@ export const PAD_MATCH: Judged = {
   readings: ['rimMaterial', 'padCompound'],
   optional: ['padDeep', 'armSpace'],
 }
-export const PAD_WEAR: Judged = { kind: 'judged', judge: judgePadWear, readings: [...THICKNESS, 'padFace'] }
+export const PAD_WEAR: Judged = {
+  kind: 'judged',
+  judge: judgePadWear,
+  readings: [...THICKNESS, 'padFace'],
+  optional: ['padMarks'],
+}
 export const PAD_HEIGHT: Judged = {
   kind: 'judged',
   judge: judgePadHeight,

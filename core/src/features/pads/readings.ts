@@ -1,3 +1,4 @@
+import { settles, wears } from '../../brake/keeps.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
 import { PADS_SET, TURNED_SHOES } from './unsettled.ts'
@@ -50,7 +51,7 @@ const toe = (side: 'left' | 'right', shorthand: string, practice: number): Readi
     [-3, 5],
     'feeler',
     `Squeeze until the front of the ${side} pad touches: gap at its rear edge. Rear first is negative.`,
-    { sd: 0.1, gauge: ['pads'], standsOn: PADS_SET, practice },
+    { keeps: settles(0.2), sd: 0.1, gauge: ['pads'], standsOn: PADS_SET, practice },
   )
 
 /** Pads on their rim. Uncertainties are common practice with no source. */
@@ -62,7 +63,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [0, 20],
     'caliper',
     'What remains of the left pad at its thinnest, outside any groove.',
-    { ...worn, practice: 4, standsOn: ['swap:pads'], gauge: ['pads'] },
+    { keeps: wears(-1.2, 1.5), ...worn, practice: 4, standsOn: ['swap:pads'], gauge: ['pads'] },
   ),
   length(
     'padRight',
@@ -71,23 +72,27 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [0, 20],
     'caliper',
     'What remains of the right pad at its thinnest, outside any groove.',
-    { ...worn, practice: 3.8, standsOn: ['swap:pads'], gauge: ['pads'] },
+    { keeps: wears(-1.2, 1.5), ...worn, practice: 3.8, standsOn: ['swap:pads'], gauge: ['pads'] },
   ),
   length('trackTall', 'track, height', 'tt', [4, 40], 'rule', 'Height of the part of the rim that the pad may touch.', {
+    keeps: 'hardware',
     practice: 14,
     standsOn: ['swap:wheel'],
   }),
   length('padTall', 'pad, height', 'ptall', [4, 40], 'rule', 'Height of the pad’s face.', {
+    keeps: 'hardware',
     practice: 10,
     standsOn: ['swap:pads'],
   }),
   edge('left', 'el', 1),
   edge('right', 'er', 1.1),
   length('padLength', 'pad, length', 'plen', [15, 100], 'rule', 'Length of the pad’s face.', {
+    keeps: 'hardware',
     practice: 55,
     standsOn: ['swap:pads'],
   }),
   length('padDeep', 'pad, face to seat', 'pdeep', [3, 60], 'caliper', 'Pad’s face to where its shoe sits on the arm.', {
+    keeps: 'hardware',
     standsOn: ['swap:pads'],
   }),
   length(
@@ -97,7 +102,7 @@ export const PAD_READINGS: readonly ReadingSpec[] = [
     [3, 80],
     'caliper',
     'Where the shoe sits to the side of the rim, cable slack and arm fully open.',
-    { standsOn: ['swap:wheel', 'swap:brake'] },
+    { keeps: 'hardware', standsOn: ['swap:wheel', 'swap:brake'] },
   ),
   toe('left', 'tl', 0.5),
   toe('right', 'tr', 0.6),
@@ -118,6 +123,7 @@ const shoe = (side: 'left' | 'right', shorthand: string): SeenSpec => ({
   id: side === 'left' ? 'shoeLeft' : 'shoeRight',
   title: `${side} shoe`,
   shorthand,
+  keeps: 'hardware',
   standsOn: TURNED_SHOES,
   how: `Which way the closed end of the ${side} shoe faces. The rim moves forward at the top of the wheel and past the pad with it.`,
   options: [
@@ -128,6 +134,19 @@ const shoe = (side: 'left' | 'right', shorthand: string): SeenSpec => ({
 })
 
 export const PAD_SEEN: readonly SeenSpec[] = [
+  {
+    id: 'padMarks',
+    title: 'pads’ own wear marks',
+    shorthand: 'padmark',
+    standsOn: ['swap:pads'],
+    practice: 'there',
+    how: 'Grooves or a line moulded in the pad, made to disappear when it is done. The nearer of both pads counts.',
+    options: [
+      { id: 'there', title: 'there' },
+      { id: 'none', title: 'the pads have none', also: ['no'] },
+      { id: 'gone', title: 'worn away', remedy: 'Worn to their maker’s mark: replace both pads.' },
+    ],
+  },
   {
     id: 'padFace',
     title: 'pads’ faces',
@@ -162,6 +181,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'padShape',
+    keeps: 'hardware',
     title: 'pad along the rim',
     shorthand: 'shape',
     standsOn: ['swap:pads'],
@@ -196,6 +216,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
   shoe('right', 'sr'),
   {
     id: 'padsSet',
+    keeps: 'hardware',
     title: 'pads were set',
     shorthand: 'set',
     how: 'Setting pads by swinging one arm at a time leaves a ridge later (common practice).',
@@ -217,6 +238,7 @@ export const PAD_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'padCompound',
+    keeps: 'hardware',
     title: 'pads made for',
     shorthand: 'pad',
     standsOn: ['swap:pads'],

@@ -1,9 +1,29 @@
+import { retold } from '../../bench/steps.ts'
 import { SHOES_LOOSE } from '../../bench/unsettled.ts'
 import { fitting, type StepSpec, wholeOr } from '../../brake/step.ts'
 import { PAD_HEIGHT, PAD_MATCH, PAD_WEAR, TOE_IN } from './judges.ts'
 
+const RUN = retold('cable-run', {})
+const SMOOTH = retold('cable-smooth', {})
+const later = (step: StepSpec): Pick<StepSpec, 'when'> => ({
+  when: (here) => !fitting(here) && step.when?.(here) !== false,
+})
+
+/**
+ * On a rim brake that is fitted the cable is clamped for now before its pads are set: its run is looked at before that, and
+ * the barrel is in by then.
+ */
+const BEFORE_THE_PADS: readonly StepSpec[] = [
+  { ...RUN, ...later(RUN) },
+  { ...SMOOTH, ...later(SMOOTH) },
+  retold('barrel-in', { when: (here) => here.cableAnew && !fitting(here) }),
+  { ...RUN, id: 'run-first', shorthand: 'run1', station: 'pads', before: 'provisional-clamp', when: fitting },
+  { ...SMOOTH, id: 'smooth-first', station: 'pads', before: 'provisional-clamp', when: fitting },
+]
+
 /** Pads that meet a rim: made for it, sound, the right way round, at their height, toed in, tight. */
 export const PAD_STEPS: readonly StepSpec[] = [
+  ...BEFORE_THE_PADS,
   {
     id: 'pad-match',
     station: 'match',
@@ -23,7 +43,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
     shorthand: 'prov',
     title: 'cable clamped provisionally',
     say: 'Barrel fully in, slack taken up by hand: clamp the cable for now.',
-    more: 'Hold the arms to the rim meanwhile, so that the lever then holds the pads on it.',
+    more: 'Slots of barrel and lever lined up, the head in its pocket, then the slots turned apart. Hold the arms to the rim meanwhile, so that the lever then holds the pads on it.',
     why: 'Pads are set with the brake applied; set one arm at a time they wear a ridge later (common practice). It is clamped for good once they are tight.',
     tools: ['5 mm hex key', 'cable puller'],
     cautions: ['tension'],

@@ -1,5 +1,6 @@
 import { biteReading } from '../../bench/bite.ts'
 import { MOVED, SQUEEZED } from '../../bench/unsettled.ts'
+import { wears } from '../../brake/keeps.ts'
 import type { ReadingSpec, SeenSpec } from '../../brake/reading.ts'
 import { DIALLED } from '../../brake/reading.ts'
 
@@ -7,6 +8,7 @@ import { DIALLED } from '../../brake/reading.ts'
 export const DIAL_READINGS: readonly ReadingSpec[] = [
   {
     id: 'gapLeft',
+    keeps: wears(1.2, 0.8),
     title: 'gap left',
     shorthand: 'gl',
     gauge: DIALLED,
@@ -20,6 +22,7 @@ export const DIAL_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'gapRight',
+    keeps: wears(1.2, 0.8),
     title: 'gap right',
     shorthand: 'gr',
     gauge: DIALLED,

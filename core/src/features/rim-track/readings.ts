@@ -1,3 +1,4 @@
+import { settles, wears } from '../../brake/keeps.ts'
 import { tenth } from '../../brake/practice.ts'
 import type { ReadingSpec, SeenSpec } from '../../brake/reading.ts'
 import type { Source } from '../../calculation/source.ts'
@@ -33,6 +34,7 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'radialRunout',
+    keeps: settles(0.3),
     title: 'runout, up and down',
     shorthand: 'rad',
     gauge: ['wheel'],
@@ -54,6 +56,7 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'wheelOffset',
+    keeps: settles(0.3),
     title: 'wheel offset',
     shorthand: 'off',
     gauge: ['wheel'],
@@ -74,6 +77,7 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'rimWall',
+    keeps: wears(-0.08, 0.15),
     title: 'rim wall',
     shorthand: 'wall',
     gauge: ['wheel'],
@@ -88,6 +92,7 @@ export const WHEEL_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'rimMark',
+    keeps: 'hardware',
     title: 'rim’s own least wall',
     shorthand: 'wmin',
     standsOn: ['swap:wheel'],
@@ -149,6 +154,7 @@ export const WHEEL_SEEN: readonly SeenSpec[] = [
   },
   {
     id: 'rimMaterial',
+    keeps: 'hardware',
     title: 'rim',
     shorthand: 'rim',
     standsOn: ['swap:wheel'],

@@ -134,6 +134,8 @@ export const CHANGE_SEEN: readonly SeenSpec[] = [
 ]
 
 const inOrder = ({ number }: Circumstances): string => starOrder(number('rotorBolts') ?? USUAL_BOLTS).join('–')
+/** Said where a wheel comes out. */
+const TIPS = 'A stand can tip as a heavy wheel comes out: hold the bicycle.'
 const ring = ({ seen }: Circumstances): boolean => seen('rotorHold') === 'ring'
 
 /** A smaller rotor takes more hand for the same stop: not where the match then says that it is not reached. */
@@ -182,7 +184,7 @@ export const ROTOR_BEFORE: readonly StepSpec[] = [
     tools: ['gloves', '4 mm hex key', 'star keys T20 and T25'],
     cautions: ['rotor', 'clean'],
     maySkip: 'how far the caliper must move is not worked out',
-    done: { kind: 'measured', readings: ['stackRotor', 'trackDeep', 'rotorHold', 'rotorBolts', 'rotorKey'] },
+    done: { kind: 'measured', readings: ['stackRotor', 'rotorHold', 'rotorBolts', 'rotorKey'] },
     exempt: { rotorBolts: { reading: 'rotorHold', is: 'ring' } },
     when: changingRotor,
   },
@@ -190,13 +192,13 @@ export const ROTOR_BEFORE: readonly StepSpec[] = [
     id: 'rotor-new',
     station: 'wheel',
     before: 'wheel-seated',
-    title: 'new rotor measured',
-    say: 'Measure the new rotor across and the depth of its track.',
-    more: 'Hold it by its carrier. Its diameter is often printed on it.',
-    why: 'Half of what it is wider, the caliper must stand further out.',
+    title: 'new rotor measured and tried',
+    say: 'Measure the new rotor across, and try it on its hub.',
+    more: 'Hold it by its carrier. Its diameter is often printed on it. Holes or teeth must meet without force.',
+    why: 'Half of what it is wider, the caliper must stand further out; of the same size, nothing else moves.',
     tools: ['rule', 'caliper'],
     cautions: ['rotor', 'heavy'],
-    done: { kind: 'judged', judge: judgeNewRotor, readings: ['rotorWide', 'trackNew'], optional: ['stackRotor'] },
+    done: { kind: 'judged', judge: judgeNewRotor, readings: ['rotorWide'], optional: ['stackRotor'] },
     mends: ['rotor'],
     when: changingRotor,
   },
@@ -247,12 +249,13 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
         ? 'Wheel out, rotor cool: undo its lock ring and lift it off by its carrier.'
         : 'Wheel out, rotor cool: loosen its bolts crosswise and lift it off by its carrier.',
     more: (here) =>
-      `${ring(here) ? 'The ring tool held down hard. ' : ''}Gloves; its track is not touched. Where the new one is larger, caliper and bracket come off first.`,
+      `${ring(here) ? 'The ring tool held down hard. ' : ''}Gloves; its track is not touched. Its bolts are kept for their length. Where the new one is larger, caliper and bracket come off first. ${TIPS}`,
     why: 'A track touched by bare or greasy fingers fouls the pads.',
     tools: ['gloves', 'rotor’s key'],
     cautions: ['rotor', 'rotor-out'],
     done: {
       kind: 'confirmed',
+      did: 'Old rotor taken off',
       well: 'Off',
       ill: 'A bolt does not come loose',
       remedy:
@@ -303,6 +306,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     cautions: ['rotor', 'maker'],
     done: {
       kind: 'confirmed',
+      did: 'Rotor tightened in a star, in two rounds',
       well: 'Tight, two rounds',
       ill: 'One does not tighten',
       remedy:
@@ -324,6 +328,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     cautions: ['clean', 'rotor'],
     done: {
       kind: 'confirmed',
+      did: 'Both faces of the rotor wiped',
       well: 'Clean',
       ill: 'Marks remain',
       remedy: 'Wipe again with a fresh cloth; new rotors are oiled against rust.',
@@ -343,6 +348,7 @@ export const ROTOR_STEPS: readonly StepSpec[] = [
     cautions: ['motor', 'maker'],
     done: {
       kind: 'confirmed',
+      did: 'Axle nuts tightened, washers and plug as they were',
       well: 'Tight, plug home',
       ill: 'The axle turns or a washer does not lie',
       remedy: 'Take the wheel out again: a worn dropout or a missing washer is for the maker’s workshop.',

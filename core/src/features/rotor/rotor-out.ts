@@ -14,8 +14,10 @@ const BY_SQUEEZING: ReadonlySet<Fact> = new Set<Fact>([
   'reading:padHung',
 ])
 
-/** From the rotor’s coming off until the wheel is seated again, nothing stands between the pads. */
-export const rotorIsOut = ({ confirmed }: InWork): boolean => confirmed('rotor-off') && !confirmed('wheel-seated')
+/** From the rotor’s coming off until the wheel is seated again, or its coming out past the pads until it is back, nothing stands between the pads. */
+export const rotorIsOut = ({ confirmed, seen }: InWork): boolean =>
+  (confirmed('rotor-off') && !confirmed('wheel-seated')) ||
+  (seen('padReach') === 'wheel-out' && confirmed('pads-out') && !confirmed('wheel-back'))
 
 /** From the old pads’ coming out until the new ones are in. */
 export const padsAreOut = ({ confirmed }: InWork): boolean => confirmed('pads-out') && !confirmed('pads-in')

@@ -1,4 +1,5 @@
 import { rangeOf } from '../../brake/dimension.ts'
+import { settles, wears } from '../../brake/keeps.ts'
 import type { Looked } from '../../brake/on-stand.ts'
 import { tenth } from '../../brake/practice.ts'
 import { lengths, type ReadingSpec, type SeenSpec } from '../../brake/reading.ts'
@@ -15,6 +16,8 @@ const OWN_MARK: Source = { kind: 'handbook', title: 'Marked on the part by its m
 /** A mark under this is read again, mm; one under the other is not taken for a rotor’s. From memory. */
 const QUERIED_MM = 1.4
 const LEAST_MARK_MM = 1.2
+/** A rotor that runs out no further is as wanted; more is asked where it comes from. mm. */
+export const WANTED_RUNOUT_MM = 0.2
 /** The most a shop lets a rotor run out, mm. Our choice. */
 const MOST_RUNOUT_MM = 0.3
 const RUNOUT = rangeOf(DISC_DIMENSIONS, 'rotorRunoutMm')
@@ -28,6 +31,7 @@ const feeler = lengths(0.05)
 export const ROTOR_READINGS: readonly ReadingSpec[] = [
   {
     id: 'rotorRunout',
+    keeps: settles(0.06),
     decimals: 2,
     dimension: 'rotorRunoutMm',
     title: 'rotor runout',
@@ -39,18 +43,19 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     max: RUNOUT[1],
     sd: 0.05,
     instrument: 'feeler',
-    how: 'Spin the wheel; widest minus narrowest gap to the fixed pad.',
+    how: 'Spin the wheel; widest minus narrowest gap to the fixed pad, or to a pointer on fork or stay where none stands over it yet.',
     limit: {
       low: 0,
       high: MOST_RUNOUT_MM,
-      wanted: { low: 0, high: 0.2 },
+      wanted: { low: 0, high: WANTED_RUNOUT_MM },
       unsafe: { above: MOST_RUNOUT_MM, say: 'the rotor runs out further than any setting takes: true or replace it' },
-      text: `0.2 mm is wanted; bend it back a little at a time beyond ${MOST_RUNOUT_MM} mm.`,
+      text: `${WANTED_RUNOUT_MM} mm is wanted; bend it back a little at a time beyond ${MOST_RUNOUT_MM} mm.`,
       source: OURS,
     },
   },
   {
     id: 'rotorThickness',
+    keeps: wears(-0.06, 0.1),
     decimals: 2,
     title: 'rotor thickness',
     shorthand: 'rotor',
@@ -66,6 +71,7 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
   },
   {
     id: 'rotorMark',
+    keeps: 'hardware',
     title: 'rotor’s own minimum',
     shorthand: 'rmin',
     standsOn: NEW_ROTOR,
@@ -91,6 +97,7 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     'rule',
     'Across the rotor, edge to edge; often printed on it.',
     {
+      keeps: 'hardware',
       sd: 0.5,
       dimension: 'rotorDiameterMm',
       practice: ({ dimensions, last }) =>
@@ -106,11 +113,7 @@ export const ROTOR_READINGS: readonly ReadingSpec[] = [
     rangeOf(DISC_DIMENSIONS, 'rotorMostMm'),
     'read in the papers',
     'From the caliper’s maker.',
-    {
-      sd: 0,
-      dimension: 'rotorMostMm',
-      practice: ({ dimensions }) => dimensions.rotorMostMm,
-    },
+    { keeps: 'hardware', sd: 0, dimension: 'rotorMostMm', practice: ({ dimensions }) => dimensions.rotorMostMm },
   ),
 ]
 
@@ -136,6 +139,42 @@ export const ROTOR_SEEN: readonly SeenSpec[] = [
   },
 ]
 
+export const RUNOUT_SEEN: SeenSpec = {
+  id: 'runoutWhere',
+  title: 'runs out by',
+  shorthand: 'runby',
+  standsOn: ['confirm:wheel-seated', ...NEW_ROTOR],
+  how: 'Wheel and hub watched as it spins, the rotor’s bolts tried with their key: what moves is the one.',
+  options: [
+    { id: 'rotor-itself', title: 'the rotor itself' },
+    {
+      id: 'rotor-bolts',
+      title: 'its bolts or ring',
+      remedy: 'Loosen them, wipe both faces, tighten in a star to their figure; then measure the runout anew.',
+    },
+    {
+      id: 'wheel-or-hub',
+      title: 'the wheel or its hub',
+      remedy: 'Seat the wheel anew and shake it for play; a bent axle is for the wheel bench. Then measure anew.',
+    },
+  ],
+}
+
+/** Before a rotor is bent it is asked whether it is the rotor that is bent. */
+export const RUNOUT_STEP: StepSpec = {
+  id: 'runout-where',
+  station: 'wheel',
+  before: 'rotor-sound',
+  title: 'rotor, its bolts, or the wheel',
+  say: 'Ask first: is it the rotor that runs out, its bolts, or the wheel?',
+  why: 'A straight rotor, bent to suit a loose bolt or a crooked axle, is spoilt.',
+  tools: ['rotor’s key'],
+  cautions: ['rotor'],
+  mayLeave: 'the runout stays as it is found',
+  done: { kind: 'in-window', readings: ['runoutWhere'] },
+  when: ({ number }) => (number('rotorRunout') ?? 0) > WANTED_RUNOUT_MM,
+}
+
 export const ROTOR_STEP: StepSpec = {
   id: 'rotor-sound',
   station: 'wheel',
@@ -151,7 +190,7 @@ export const ROTOR_STEP: StepSpec = {
     optional: ['rotorMark', 'rotorMost', 'rotorWide'],
   },
   whenOut:
-    'Replace a rotor that is too thin, or too thick for this caliper; bend a bent one back a little at a time, with clean hands. We do not recommend striking it.',
+    'Too thin, or too thick for this caliper: replace it. Bent: find where it touches, mark it, bend that place a little with a clean tool, spin, and on to the next place; each round is measured anew. Creased, cracked, or no better after three rounds: replace it. We do not recommend striking it.',
   when: wholeOr('swap:rotor', 'swap:wheel'),
 }
 

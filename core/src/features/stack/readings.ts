@@ -108,6 +108,20 @@ export const STACK_READINGS: readonly ReadingSpec[] = [
 export const STACK_SEEN: readonly SeenSpec[] = [
   partsThereFor('stack'),
   {
+    id: 'mountBolts',
+    title: 'caliper’s mount',
+    shorthand: 'mbolts',
+    how: 'Where its bolts come from: into posts or tabs from the caliper’s side, or up through stay or fork from below.',
+    options: [
+      { id: 'posts', title: 'posts or tabs, bolts from the caliper’s side' },
+      {
+        id: 'below',
+        title: 'bolts up through stay or fork from below, close together',
+        remark: 'M5, by the maker only: its adapter, its bolts, its figures',
+      },
+    ],
+  },
+  {
     id: 'frameMetal',
     title: 'thread of the mount is in',
     shorthand: 'fmetal',

@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { threadEngagement } from '../../calculations/bolts.ts'
 import { boltHold, caliperStack } from '../../calculations/caliper-stack.ts'
-import type { Part, PartShape } from '../../drawer/part.ts'
+import type { Part } from '../../drawer/part.ts'
 import { expectOk } from '../../outcome/outcome.ts'
+import { bolt, bracket, spacer } from '../../testing/stack.ts'
 import { judgeStack, laid } from './fits.ts'
 import type { StandsNow } from './measured.ts'
 import { planStacks } from './plan.ts'
@@ -29,21 +30,6 @@ const NOW: StandsNow = {
   frameMetal: 'aluminium',
   bracketThreadMm: undefined,
 }
-
-const part = (kind: PartShape['kind'], name: string, count: number, dimensions: PartShape['dimensions']): Part => ({
-  id: name,
-  code: name,
-  kind,
-  name,
-  count,
-  dimensions,
-  material: '',
-  minimum: 0,
-})
-const bracket = (rise: number, count = 1, spacingMm = 74) =>
-  part('bracket', `bracket ${spacingMm}/${rise}`, count, { spacingMm, riseMm: rise, footMm: 8, threadDepthMm: 12 })
-const spacer = (mm: number, count = 4) => part('spacer', `spacer ${mm}`, count, { thicknessMm: mm, holeMm: 6.2 })
-const bolt = (mm: number, count = 4) => part('bolt', `bolt ${mm}`, count, { threadMm: 6, pitchMm: 1, underHeadMm: mm })
 
 describe('a caliper over another rotor', () => {
   // Geometry: half of what the rotor is wider. A lift of as much leaves everything where it was.

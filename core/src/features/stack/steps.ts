@@ -1,6 +1,6 @@
 import { partsThere } from '../../bench/parts-there.ts'
 import type { Looked } from '../../brake/on-stand.ts'
-import type { Circumstances, StepSpec } from '../../brake/step.ts'
+import type { Circumstances, Step, StepSpec } from '../../brake/step.ts'
 import { CLEAR_MM, COVER_MM, HUNG_MM } from './limits.ts'
 import { BOLTED, STANDS_NOW } from './readings.ts'
 
@@ -8,7 +8,7 @@ import { BOLTED, STANDS_NOW } from './readings.ts'
 const ANOTHER_MM = 1
 
 /** The new rotor is of another size than the one that came off. */
-function isAnotherSize({ number }: Looked): boolean {
+export function isAnotherSize({ number }: Looked): boolean {
   const [before, after] = [number('stackRotor'), number('rotorWide')]
   return before !== undefined && after !== undefined && Math.abs(after - before) > ANOTHER_MM
 }
@@ -25,7 +25,10 @@ function liesWrong({ number }: Looked): boolean {
 }
 
 const chosen = ({ way }: Circumstances): boolean => way('stack') !== undefined
-const planned = (here: Circumstances): boolean => isAnotherSize(here) || liesWrong(here) || chosen(here)
+/** Bolts that come up through stay or fork from below, close together: no bracket of ours goes there. */
+const fromBelow = ({ seen }: Looked): boolean => seen('mountBolts') === 'below'
+const moved = (here: Circumstances): boolean => isAnotherSize(here) || liesWrong(here) || chosen(here)
+const planned = (here: Circumstances): boolean => moved(here) && !fromBelow(here)
 const bracketed = ({ way }: Circumstances): boolean => way('stack')?.startsWith('bracket') === true
 
 const NOW = {
@@ -37,14 +40,20 @@ const NOW = {
   cautions: ['rotor'],
 } as const
 
-/** Before a rotor of another size comes off; it stands with the wheel, where its track was measured already. */
+/** Where the bolts come from below only its maker’s papers count: nothing else is measured. */
+const BELOW: Step['exempt'] = Object.fromEntries(
+  [...STANDS_NOW, 'trackNew'].map((id) => [id, { reading: 'mountBolts', is: 'below' }]),
+)
+
+/** Before a rotor of another size comes off; it stands with the wheel. */
 export const STACK_NOTED: StepSpec = {
   ...NOW,
   id: 'stack-noted',
   station: 'wheel',
   before: 'axle-noted',
   maySkip: 'bracket and spacers are not worked out',
-  done: { kind: 'measured', readings: STANDS_NOW.filter((id) => id !== 'trackDeep') },
+  done: { kind: 'measured', readings: ['mountBolts', ...STANDS_NOW, 'trackNew'] },
+  exempt: BELOW,
   when: isAnotherSize,
 }
 
@@ -55,8 +64,30 @@ export const STACK_STEPS: readonly StepSpec[] = [
     id: 'stack-now',
     station: 'mount',
     maySkip: 'bracket and spacers are not worked out',
-    done: { kind: 'measured', readings: STANDS_NOW },
-    when: (here) => !isAnotherSize(here) && planned(here),
+    done: { kind: 'measured', readings: ['mountBolts', ...STANDS_NOW] },
+    exempt: BELOW,
+    when: (here) => !isAnotherSize(here) && moved(here),
+  },
+  {
+    id: 'stack-by-maker',
+    station: 'mount',
+    standsOn: ['swap:rotor', 'swap:brake'],
+    shorthand: 'bymaker',
+    title: 'by its maker only',
+    say: 'Fit caliper and rotor by the maker’s instructions for this mount, and no others.',
+    more: 'Bolts that come up from below (M5) take one length each, one rotor each side of an adapter, and their own figure.',
+    why: 'What holds is the length of those bolts in the caliper; nothing measured here tells it.',
+    tools: ['the maker’s papers'],
+    cautions: ['maker', 'bolt-length'],
+    done: {
+      kind: 'confirmed',
+      did: 'Caliper and rotor fitted by their maker’s instructions',
+      well: 'As its maker has it',
+      ill: 'No papers, or they forbid it',
+      remedy: 'Stop: the size that was on it goes back on, or the bicycle goes to its maker’s workshop.',
+      stop: true,
+    },
+    when: (here) => moved(here) && fromBelow(here),
   },
   {
     id: 'stack-bolts',
@@ -95,12 +126,13 @@ export const STACK_STEPS: readonly StepSpec[] = [
     cautions: ['bolt-length'],
     done: {
       kind: 'confirmed',
+      did: 'Bracket and spacers fitted as worked out',
       well: 'Fitted',
       ill: 'A bolt stops early or takes few turns',
       remedy: 'It bottoms or holds too little: take it out, measure it and its thread again, and choose anew.',
       stop: true,
     },
-    when: (here) => chosen(here) || isAnotherSize(here),
+    when: (here) => (chosen(here) || isAnotherSize(here)) && !fromBelow(here),
   },
 ]
 
@@ -119,6 +151,7 @@ export const BRACKET_TIGHT: StepSpec = {
   cautions: ['maker'],
   done: {
     kind: 'confirmed',
+    did: 'Bracket bolts tightened with fresh threadlocker',
     well: 'Tight',
     ill: 'One does not tighten',
     remedy: 'A stripped thread in frame or fork is for its maker or a frame builder; the bolt alone is replaced.',

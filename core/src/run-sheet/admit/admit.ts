@@ -1,3 +1,4 @@
+import { SIGN_IDS } from '../../brake/signs.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import type { BodyFor, EntryBody, EntryKind } from '../../stand/entries.ts'
 import { factOf } from '../../stand/fold.ts'
@@ -42,6 +43,22 @@ const RULES: { readonly [K in EntryKind]: Rule<K> } = {
       ? ok(entry)
       : refuse('out-of-range', 'text', `A note of ${entry.text.length} characters. Accepted: 1 to ${NOTE_LENGTH}.`),
   correction: admitCorrection,
+  complaint: (_, entry) =>
+    entry.signs.length > 0 || (entry.text ?? '').trim() !== ''
+      ? ok(entry)
+      : refuse(
+          'missing',
+          'signs',
+          `A complaint names what is wrong. Accepted: ${SIGN_IDS.join(', ')}, or the rider’s own words.`,
+        ),
+  anew: ({ kit }, entry) =>
+    entry.of === undefined || kit.reading(entry.of) || kit.seeing(entry.of)
+      ? ok(entry)
+      : refuse('unknown-reading', 'of', `There is no reading “${entry.of}”. Accepted: ${kit.order.join(', ')}.`),
+  park: (_, entry) =>
+    entry.why.trim() === ''
+      ? refuse('reason-missing', 'why', 'Parked for what? Write it: hub bearings, headset, a part on its way.')
+      : ok(entry),
   release: (_, entry, next) => admitRelease(entry, next()),
   close: (stand, entry, next) => admitClose(stand, entry, next()),
 }

@@ -21,6 +21,9 @@ const ONE: Readonly<Record<EntryKind, EntryBody>> = {
   run: { kind: 'run', phase: 'after', direction: 'out', speedKmh: 20, distanceM: 6 },
   correction: { kind: 'correction', strikes: 'entry-3' },
   note: { kind: 'note', text: 'x' },
+  park: { kind: 'park', why: 'hub bearings' },
+  complaint: { kind: 'complaint', signs: ['rubs'] },
+  anew: { kind: 'anew' },
   release: { kind: 'release', initials: '7' },
   close: { kind: 'close', initials: '7', why: 'x' },
 }

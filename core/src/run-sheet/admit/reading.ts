@@ -9,7 +9,7 @@ import { mayRide } from './riding.ts'
 export function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
   const { kit } = stand
   const seen = kit.seeing(entry.reading)
-  if (seen) return admitSeen(seen, entry)
+  if (seen) return admitSeen(stand, seen, entry)
   const spec = kit.reading(entry.reading)
   if (!spec) {
     return refuse(
@@ -32,16 +32,18 @@ export function admitReading(stand: Stand, entry: EntryBody & { kind: 'reading' 
   return admitAmong(stand, entry.reading, entry.value, entry)
 }
 
-function admitSeen(seen: SeenSpec, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
+function admitSeen(stand: Stand, seen: SeenSpec, entry: EntryBody & { kind: 'reading' }): Outcome<EntryBody> {
   if (entry.unit !== '')
     return refuse('wrong-unit', 'unit', `${seen.title} is seen, not measured: it has no unit, not “${entry.unit}”.`)
-  return seen.options.some((each) => each.id === entry.value)
-    ? ok(entry)
-    : refuse(
-        'not-a-choice',
-        'value',
-        `${seen.title} is “${entry.value}”. Accepted: ${seen.options.map((each) => each.id).join(', ')}.`,
-      )
+  const answer = seen.options.find((each) => each.id === entry.value)
+  if (!answer)
+    return refuse(
+      'not-a-choice',
+      'value',
+      `${seen.title} is “${entry.value}”. Accepted: ${seen.options.map((each) => each.id).join(', ')}.`,
+    )
+  const rides = answer.ridden ? mayRide(stand, 'reading') : ok(true)
+  return rides.ok ? ok(entry) : rides
 }
 
 /** A measurement beside the others of the same brake: a hole wider than its tube was misread. */

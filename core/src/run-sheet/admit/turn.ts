@@ -1,3 +1,4 @@
+import type { AdjusterSpec, From } from '../../brake/adjuster.ts'
 import { adjustersOf } from '../../brake/kit.ts'
 import { type Outcome, ok, refuse } from '../../outcome/outcome.ts'
 import { formatQuantity } from '../../quantity/quantity.ts'
@@ -12,6 +13,33 @@ const SET_IN = { turn: 'turns', mm: 'mm', hole: 'holes', click: 'clicks' } as co
 
 /** What stands only in whole ones, and why. */
 const WHOLE: Readonly<Record<string, string>> = { hole: 'a pin stands in a hole', click: 'a click is felt or not' }
+
+/** Why an adjuster is not found anew so; nothing where it is. */
+function foundAmiss(
+  { title, contact, plus, minus }: AdjusterSpec,
+  from: From,
+  amount: number,
+): Outcome<never> | undefined {
+  if (!contact)
+    return refuse(
+      'no-contact',
+      'from',
+      `The ${title} meets nothing when it is wound in. Accepted: how far it was turned from where it stood.`,
+    )
+  if (contact.at[from.contact] === undefined)
+    return refuse(
+      'no-contact',
+      'from',
+      `The ${title} is not brought to its place by “${from.contact}”. Accepted: ${Object.keys(contact.at).join(', ')}.`,
+    )
+  if (contact.inward && amount * contact.inward > 0)
+    return refuse(
+      'out-of-range',
+      'amount',
+      `From contact the ${title} goes back: ${contact.inward > 0 ? minus : plus}.`,
+    )
+  return undefined
+}
 
 /** A turn of something this brake has, as far as it goes. */
 export function admitTurn(
@@ -30,24 +58,13 @@ export function admitTurn(
   }
   if (entry.unit !== spec.unit)
     return refuse('wrong-unit', 'unit', `The ${spec.title} is set in ${SET_IN[spec.unit]}, not “${entry.unit}”.`)
-  if (entry.from && !spec.contact) {
-    return refuse(
-      'no-contact',
-      'from',
-      `The ${spec.title} meets nothing when it is wound in. Accepted: how far it was turned from where it stood.`,
-    )
-  }
-  if (entry.from && spec.contact && entry.amount * spec.contact.inward > 0) {
-    return refuse(
-      'out-of-range',
-      'amount',
-      `From contact the ${spec.title} goes back: ${spec.contact.inward > 0 ? spec.minus : spec.plus}.`,
-    )
-  }
+  const amiss = entry.from && foundAmiss(spec, entry.from, entry.amount)
+  if (amiss) return amiss
   if (entry.tried !== undefined && (entry.amount !== 0 || !entry.endReached)) {
     return refuse('out-of-range', 'tried', 'What was tried is told where nothing moved: amount 0, at its end.')
   }
-  if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached)) {
+  const stays = entry.from !== undefined && spec.contact?.gives?.includes(0)
+  if (!Number.isFinite(entry.amount) || (entry.amount === 0 && !entry.endReached && !stays)) {
     return refuse('out-of-range', 'amount', `${spec.title} by ${entry.amount}: say how far, for example ${spec.step}.`)
   }
   if (entry.amount !== 0 && Math.abs(entry.amount) < LEAST)

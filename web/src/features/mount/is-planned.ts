@@ -1,4 +1,4 @@
-import { WORK } from '@overhaul/core/bench/work'
+import { WORK } from '@overhaul/core/brake/work'
 import type { Job } from '@overhaul/core/run-sheet/job'
 
 /** Whether ways of mounting are to be chosen from in this job. */

@@ -1,8 +1,9 @@
 import { outcomesOf, type Turn } from '@overhaul/core/dial-in/turn'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import { sayAfterTurn, sayHow, sayMoves } from '@overhaul/core/run-sheet/say'
 import type { EntryBody } from '@overhaul/core/stand/entries'
-import { sayMove, showParts, showReading } from '@overhaul/core/stand/show'
+import { showParts, showReading } from '@overhaul/core/stand/show'
 import { Suspense, useState } from 'react'
 import styled from 'styled-components'
 import { lazily } from '../../app/lazily.ts'
@@ -25,10 +26,14 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
   return (
     <>
       <Top label="Next turn">{inTen(turn.chance)} that all comes right</Top>
-      {turn.moves.map((move) => {
-        const spec = job.model.adjusters.find((each) => each.id === move.adjuster)
-        return <Act key={move.adjuster}>{spec && `${sayMove(spec, move, length)}.`}</Act>
-      })}
+      {sayMoves(job, turn, length).map((line) => (
+        <Act key={line}>{line}</Act>
+      ))}
+      {sayHow(job, turn).map((line) => (
+        <p key={line}>
+          <Read>{line}</Read>
+        </p>
+      ))}
       {turn.probes && (
         <p>
           Which way the {job.model.adjusters.find((each) => each.id === turn.probes)?.title} works differs by design and
@@ -41,7 +46,7 @@ export function MakeTurn({ job, turn, length, write, onWhy }: NextProps & { turn
         </p>
       )}
       <ActCautions job={job} />
-      <p>Squeeze ten times, then measure {job.family.dial.say}.</p>
+      <p>{sayAfterTurn(job)}</p>
       <Gives job={job} turn={turn} length={length} />
       {other ? (
         <Suspense fallback={null}>

@@ -41,6 +41,9 @@ export function NextPanel(props: NextProps) {
   const { next } = job
   return (
     <Panel aria-label="Next" data-testid="next">
+      {job.state.parked && (
+        <Read>{`Parked, not to be ridden: ${job.state.parked.why}. The next thing done to the brake takes the job up again.`}</Read>
+      )}
       <Body key={keyOf(next)} {...props} />
     </Panel>
   )

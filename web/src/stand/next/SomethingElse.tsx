@@ -1,3 +1,4 @@
+import { type AdjusterSpec, bestFound, type From } from '@overhaul/core/brake/adjuster'
 import type { Turn } from '@overhaul/core/dial-in/turn'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { useState } from 'react'
@@ -27,6 +28,10 @@ const Steppers = styled.div`
   }
 `
 
+/** How it is found anew: as it was asked for, else as it is found best. */
+const foundFirst = ({ id, contact }: AdjusterSpec, { moves }: Turn): From | undefined =>
+  moves.find(({ adjuster }) => adjuster === id)?.from ?? (contact && { contact: bestFound(contact) })
+
 /** What was really turned, and whether it stopped at its end. */
 export function SomethingElse({
   job,
@@ -39,17 +44,24 @@ export function SomethingElse({
     Object.fromEntries(turn.moves.map(({ adjuster, amount }) => [adjuster, amount])),
   )
   const [ended, setEnded] = useState<Readonly<Record<string, boolean>>>({})
+  /** What is found anew before it is moved: as it was asked for, until the hand says otherwise. */
+  const [founds, setFounds] = useState<Readonly<Record<string, From | undefined>>>(() =>
+    Object.fromEntries(turn.moves.map(({ adjuster, from }) => [adjuster, from])),
+  )
   /** Nothing moved: what was asked for is what the hand tried. */
   const triedIn = (id: string, amount: number) => {
     const asked = turn.moves.find(({ adjuster }) => adjuster === id)?.amount
     return amount === 0 && ended[id] && asked ? { tried: asked } : {}
   }
   const log = () => {
-    const bodies = job.model.adjusters.flatMap(({ id, unit }): readonly EntryBody[] => {
+    const bodies = job.model.adjusters.flatMap(({ id, unit, contact }): readonly EntryBody[] => {
       const amount = amounts[id] ?? 0
-      return amount === 0 && !ended[id]
-        ? []
-        : [{ kind: 'turn', adjuster: id, amount, unit, ...(ended[id] && { endReached: true }), ...triedIn(id, amount) }]
+      // At its end before it met anything, it was found nowhere.
+      const from = ended[id] && !contact?.gives ? undefined : founds[id]
+      const end = ended[id] && { endReached: true as const, ...triedIn(id, amount) }
+      const stays = from && contact?.gives
+      if (amount === 0 && !end && !stays) return []
+      return [{ kind: 'turn', adjuster: id, amount, unit, ...(from && { from }), ...end }]
     })
     if (bodies.length > 0 && write(bodies)) onClose()
   }
@@ -64,13 +76,21 @@ export function SomethingElse({
             length={length}
             onAmount={(amount) => setAmounts({ ...amounts, [spec.id]: amount })}
           >
-            {spec.travel === undefined ? (
-              <span />
-            ) : (
-              <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
-                stopped at its end
-              </Tick>
-            )}
+            <span>
+              {spec.contact && (
+                <Tick
+                  on={founds[spec.id] !== undefined}
+                  onChange={(on) => setFounds({ ...founds, [spec.id]: on ? foundFirst(spec, turn) : undefined })}
+                >
+                  {spec.contact.gives ? 'floated and squeezed' : 'from contact'}
+                </Tick>
+              )}
+              {(spec.travel !== undefined || spec.contact?.gives) && (
+                <Tick on={ended[spec.id] ?? false} onChange={(on) => setEnded({ ...ended, [spec.id]: on })}>
+                  {spec.contact?.gives ? 'does not slide' : 'stopped at its end'}
+                </Tick>
+              )}
+            </span>
           </Stepper>
         ))}
       </Steppers>

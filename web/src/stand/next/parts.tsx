@@ -161,7 +161,13 @@ export function Skip({ jobId, job, write }: Asked) {
   const [{ asked, why }, change] = useKept<Reason>(`overhaul.skipping.${jobId}.${step.id}`, NO_REASON)
   const held = heldAt(step, job)
   if (held === 'unlooked') return null
-  if (held) return <CloseUnreleased jobId={jobId} write={write} />
+  if (held)
+    return (
+      <>
+        <Park jobId={jobId} write={write} />
+        <CloseUnreleased jobId={jobId} write={write} />
+      </>
+    )
   const leaves = job.next.kind === 'mend' || job.next.kind === 'turn' || job.next.kind === 'stuck' || isIll(job)
   const act = leaves ? 'Leave it' : 'Skip'
   const lost = leaves ? step.mayLeave : step.maySkip
@@ -176,24 +182,93 @@ export function Skip({ jobId, job, write }: Asked) {
     if (write([{ kind: 'skip', step: step.id, reason: why }])) change(() => NO_REASON)
   }
   return (
-    <Row role="group" aria-label={act} onKeyDown={onEnter(skip)} style={{ flexBasis: '100%' }}>
-      <TextField
-        label={leaves ? 'why is it left?' : 'why is it skipped?'}
-        autoFocus
-        width={240}
-        value={why}
-        onChange={(text) => change(() => ({ asked, why: text }))}
-      />
-      <Press onPress={skip}>{`${act}, with this reason`}</Press>
-      <Press quiet {...BACK} onPress={() => change(() => ({ asked: false, why }))}>
+    <AskWhy
+      title={act}
+      label={leaves ? 'why is it left?' : 'why is it skipped?'}
+      act={`${act}, with this reason`}
+      why={why}
+      onWhy={(text) => change(() => ({ asked, why: text }))}
+      onAct={skip}
+      onBack={() => change(() => ({ asked: false, why }))}
+    >
+      {lost && <Slate>{`${upper(lost)}.`}</Slate>}
+    </AskWhy>
+  )
+}
+
+interface AskWhyProps {
+  readonly title: string
+  readonly label: string
+  readonly act: string
+  readonly why: string
+  readonly onWhy: (text: string) => void
+  readonly onAct: () => void
+  readonly onBack: () => void
+  readonly placeholder?: string
+  readonly isDisabled?: boolean
+  /** Asked beside the reason. */
+  readonly beside?: ReactNode
+  /** Said behind it. */
+  readonly children?: ReactNode
+}
+
+/** A reason asked for, and what is then done; Enter does it too. */
+function AskWhy({
+  title,
+  label,
+  act,
+  why,
+  onWhy,
+  onAct,
+  onBack,
+  placeholder = '',
+  isDisabled = false,
+  beside,
+  children,
+}: AskWhyProps) {
+  return (
+    <Row role="group" aria-label={title} onKeyDown={onEnter(onAct)} style={{ flexBasis: '100%' }}>
+      <TextField label={label} autoFocus width={240} placeholder={placeholder} value={why} onChange={onWhy} />
+      {beside}
+      <Press onPress={onAct} isDisabled={isDisabled}>
+        {act}
+      </Press>
+      <Press quiet {...BACK} onPress={onBack}>
         Back
       </Press>
-      {lost && <Slate>{`${upper(lost)}.`}</Slate>}
+      {children}
     </Row>
   )
 }
 
 const isIll = ({ next }: Job): boolean => next.kind === 'confirm' && next.ill !== undefined
+
+/** What is another bench’s work, or waits for a part, lets the job wait for it: open, and not to be ridden. */
+function Park({ jobId, write }: Omit<Asked, 'job'>) {
+  const [{ asked, why }, change] = useKept<Reason>(`overhaul.park.${jobId}`, NO_REASON)
+  if (!asked)
+    return (
+      <Press quiet onPress={() => change(() => ({ asked: true, why }))}>
+        Park the job
+      </Press>
+    )
+  const park = () => {
+    if (write([{ kind: 'park', why }])) change(() => NO_REASON)
+  }
+  return (
+    <AskWhy
+      title="Park the job"
+      label="what does it wait for?"
+      placeholder="hub bearings"
+      act="Park it"
+      why={why}
+      onWhy={(text) => change(() => ({ asked, why: text }))}
+      onAct={park}
+      isDisabled={why.trim() === ''}
+      onBack={() => change(() => ({ asked: false, why }))}
+    />
+  )
+}
 
 interface Closing extends Reason {
   readonly initials?: string
@@ -215,27 +290,24 @@ export function CloseUnreleased({ jobId, write }: Omit<Asked, 'job'>) {
     if (write([{ kind: 'close', initials, why }])) lay(NO_REASON)
   }
   return (
-    <Row role="group" aria-label="Close unreleased" onKeyDown={onEnter(close)} style={{ flexBasis: '100%' }}>
-      <TextField
-        label="why is it not to be ridden?"
-        autoFocus
-        width={260}
-        value={why}
-        onChange={(text) => lay({ why: text })}
-      />
-      <TextField
-        label="initials"
-        width={90}
-        maxLength={20}
-        value={initials}
-        onChange={(text) => lay({ initials: text })}
-      />
-      <Press onPress={close} isDisabled={why.trim() === '' || initials.trim() === ''}>
-        Close unreleased
-      </Press>
-      <Press quiet {...BACK} onPress={() => lay({ asked: false })}>
-        Back
-      </Press>
-    </Row>
+    <AskWhy
+      title="Close unreleased"
+      label="why is it not to be ridden?"
+      act="Close unreleased"
+      why={why}
+      onWhy={(text) => lay({ why: text })}
+      onAct={close}
+      isDisabled={why.trim() === '' || initials.trim() === ''}
+      onBack={() => lay({ asked: false })}
+      beside={
+        <TextField
+          label="initials"
+          width={90}
+          maxLength={20}
+          value={initials}
+          onChange={(text) => lay({ initials: text })}
+        />
+      }
+    />
   )
 }

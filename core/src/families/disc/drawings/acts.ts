@@ -1,6 +1,6 @@
 import type { DetailSpec } from '../../../brake/drawings.ts'
 import type { Shape } from '../../../brake/frame.ts'
-import { box, figure, movedBy, path, round } from '../../../brake/shapes.ts'
+import { arrow, box, figure, movedBy, path, round } from '../../../brake/shapes.ts'
 
 /** A pad on its plate, its compound towards the rotor in the middle. */
 const pad = (side: -1 | 1, y: number): readonly Shape[] => [
@@ -17,11 +17,6 @@ const pad = (side: -1 | 1, y: number): readonly Shape[] => [
 
 const body: readonly Shape[] = [
   figure('frame', [-40, 30], [40, 30], [40, -24], [24, -24], [24, 20], [-24, 20], [-24, -24], [-40, -24]),
-]
-
-const down = (x: number, from: number, to: number): readonly Shape[] => [
-  path('cable', [x, from], [x, to]),
-  path('cable', [x - 4, to + 5], [x, to], [x + 4, to + 5]),
 ]
 
 /** The spring that spreads the pads, its ends in their holes. */
@@ -49,11 +44,10 @@ export const PADS_OUT: DetailSpec = {
               path('bolt', [-84, -10], [-48, -10]),
               path('bolt', [-84, -12], [-48, -12]),
               round('bolt', [-88, -11], 4),
-              path('cable', [-52, -20], [-78, -20]),
-              path('cable', [-73, -16], [-78, -20], [-73, -24]),
+              ...arrow([-52, -20], [-78, -20]),
             ]
           : []),
-        ...down(-28, first + 10, first - 30),
+        ...arrow([-28, first + 10], [-28, first - 30]),
       ],
       dimensions: [],
       labels: [

@@ -1,12 +1,6 @@
 import type { DetailSpec } from '../../../brake/drawings.ts'
 import type { Shape } from '../../../brake/frame.ts'
-import { box, figure, path, round, turnedBy } from '../../../brake/shapes.ts'
-
-/** An arrow along a line, its head at the end. */
-const arrow = (from: number, to: number, y: number): readonly Shape[] => {
-  const back = to > from ? -5 : 5
-  return [path('cable', [from, y], [to, y]), path('cable', [to + back, y + 4], [to, y], [to + back, y - 4])]
-}
+import { arrow, box, figure, path, round, turnedBy } from '../../../brake/shapes.ts'
 
 /** The brake plate lifted off along the axle, and what held it, in the order it comes off. */
 export const PLATE_OFF: DetailSpec = {
@@ -30,7 +24,7 @@ export const PLATE_OFF: DetailSpec = {
       box('frame', [12, 44], [17, -44]),
       box('boss', [38, 11], [46, -11]),
       box('boss', [62, 13], [70, -13]),
-      ...arrow(-6, 8, -58),
+      ...arrow([-6, -58], [8, -58]),
     ],
     dimensions: [],
     labels: [
@@ -60,7 +54,7 @@ export const CABLE_BACK: DetailSpec = {
         ...turnedBy([figure('arm', [-5, 0], [-3.5, long], [3.5, long], [5, 0])], [0, 0], -28),
         round('boss', [0, 0], 6),
         // The felt-pen mark: arm and axle’s flats as they stood.
-        path('skin', ...turnedPoints(long)),
+        ...turnedBy([path('skin', [-9, long * 0.16], [9, long * 0.16])], [0, 0], -28),
         ...tip,
         box('cut', [at[0] - 66, at[1] + 8], [at[0] - 58, at[1] - 8]),
         path('housing', [at[0] - 92, at[1]], [at[0] - 62, at[1]]),
@@ -75,10 +69,4 @@ export const CABLE_BACK: DetailSpec = {
       bounds: { min: [Math.min(-52, at[0] - 98), -62], max: [Math.max(70, at[0] + 40), long + 14] },
     }
   },
-}
-
-/** A short mark across the arm’s foot, as a felt pen makes it. */
-const turnedPoints = (long: number): readonly (readonly [number, number])[] => {
-  const [mark] = turnedBy([path('skin', [-9, long * 0.16], [9, long * 0.16])], [0, 0], -28)
-  return mark && 'points' in mark ? mark.points : []
 }

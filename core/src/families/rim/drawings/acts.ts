@@ -1,29 +1,17 @@
 import type { DetailSpec } from '../../../brake/drawings.ts'
 import type { Shape } from '../../../brake/frame.ts'
 import { arc, box, figure, path, round, turnedBy } from '../../../brake/shapes.ts'
-import type { Point } from '../../../calculation/calculation.ts'
 
-/** An arm on its boss from the front: foot, post and tip, and the spring that presses on it. */
-const arm = (hooked: boolean): readonly Shape[] => [
+/** An arm on its boss from the front: foot, post and tip, and its spring, unhooked. */
+const ARM: readonly Shape[] = [
   figure('arm', [-6, -6], [6, -6], [7, 6], [5, 40], [4, 92], [-4, 92], [-5, 40], [-7, 6]),
   box('pad', [-24, 34], [-15, 24]),
   box('post', [-15, 31], [-5, 27]),
   round('boss', [0, 0], 5),
   round('bolt', [0, 0], 2.4),
-  path('screw', ...(hooked ? SPRING_ON : SPRING_OFF)),
+  path('screw', [2, -8], [12, 0], [20, 28], [26, 40]),
 ]
-const SPRING_ON: readonly Point[] = [
-  [2, -8],
-  [11, 0],
-  [10, 30],
-  [4, 44],
-]
-const SPRING_OFF: readonly Point[] = [
-  [2, -8],
-  [12, 0],
-  [20, 28],
-  [26, 40],
-]
+const GHOST = figure('ghost', [-5, 6], [-5, 40], [-4, 92], [4, 92], [5, 40], [6, 6])
 
 /** An arm swung by hand with its spring unhooked: nothing presses, nothing binds. */
 export const ARM_FREE: DetailSpec = {
@@ -33,9 +21,8 @@ export const ARM_FREE: DetailSpec = {
   steps: ['arms-free', 'boss-ready'],
   draw: () => ({
     shapes: [
-      ...turnedBy([figure('ghost', [-5, 6], [-5, 40], [-4, 92], [4, 92], [5, 40], [6, 6])], [0, 0], 16),
-      ...turnedBy([figure('ghost', [-5, 6], [-5, 40], [-4, 92], [4, 92], [5, 40], [6, 6])], [0, 0], -16),
-      ...arm(false),
+      ...[16, -16].flatMap((deg) => turnedBy([GHOST], [0, 0], deg)),
+      ...ARM,
       path('cable', ...arc([0, 0], 104, 76, 104)),
       path('cable', [21, 104], [25.2, 100.9], [23, 96]),
       path('cable', [-21, 104], [-25.2, 100.9], [-23, 96]),
