@@ -6,10 +6,11 @@ import { build } from './build.mjs'
 import { ensureChromium } from './chromium.mjs'
 import { inTurn } from './in-turn.mjs'
 import { install, ROOT } from './install.mjs'
+import { failedInBrowser, failedUnits } from './what-failed.mjs'
 
 /**
- * Everything, from a clean clone: lint, types and what nobody uses, what computes, the server, the browser, a short soak; closes with one line
- * of counts. `--tier core|server|browser|soak`, more than once if wanted, runs only those; words after it are passed on to
+ * Everything, from a clean clone: lint, types and what nobody uses, what computes, the server, the browser, a short soak; closes with what
+ * failed, by name, and one line of counts. `--tier core|server|browser|soak`, more than once if wanted, runs only those; words after it are passed on to
  * the runner: `npm test -- --tier browser stand` runs one spec.
  */
 const TIERS = ['core', 'server', 'soak', 'browser']
@@ -26,6 +27,8 @@ if (unknown !== undefined) {
 
 const CACHE = join(ROOT, '.cache')
 const counts = { passed: 0, failed: 0 }
+/** What failed, a line each: the end of a long print is what is read, and often all that is kept of it. */
+const failures = []
 
 /** Runs a command and says whether it ended well; what it prints goes to a file where something else is on the screen. */
 function ran(command, args, { env = {}, log } = {}) {
@@ -46,7 +49,10 @@ function ran(command, args, { env = {}, log } = {}) {
 async function check(name, command, args, where) {
   if (!where.log) console.log(`\n— ${name}`)
   if (await ran(command, args, where)) counts.passed += 1
-  else counts.failed += 1
+  else {
+    counts.failed += 1
+    failures.push(`${name}: ${[command, ...args].join(' ')}`)
+  }
 }
 
 /** Adds what a runner's report counted; a runner that broke before it could count is one failure. */
@@ -56,8 +62,11 @@ function tally(report, ended, read) {
     const found = read(JSON.parse(readFileSync(report, 'utf8')))
     counts.passed += found.passed
     failed = found.failed
-  } catch {
+    failures.push(...found.names)
+    if (!ended && failed === 0) failures.push(`${report}: the runner ended badly, though no test of its own failed`)
+  } catch (error) {
     failed = 1
+    failures.push(`${report}: the runner left no report that can be read (${error.message})`)
   }
   counts.failed += ended ? failed : Math.max(1, failed)
 }
@@ -67,7 +76,11 @@ async function units(tier, where) {
   const report = join(CACHE, `${tier}.json`)
   const flags = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`]
   const ended = await ran('npx', ['vitest', 'run', '--project', tier, ...flags, ...positionals], where)
-  tally(report, ended, (found) => ({ passed: found.numPassedTests, failed: found.numFailedTests }))
+  tally(report, ended, (found) => ({
+    passed: found.numPassedTests,
+    failed: found.numFailedTests,
+    names: failedUnits(found),
+  }))
 }
 
 async function browser() {
@@ -75,7 +88,11 @@ async function browser() {
   const report = join(CACHE, 'browser.json')
   const env = { PLAYWRIGHT_JSON_OUTPUT_NAME: report }
   const ended = await ran('npx', ['playwright', 'test', '--reporter=list,json', ...positionals], { env })
-  tally(report, ended, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
+  tally(report, ended, (found) => ({
+    passed: found.stats.expected,
+    failed: found.stats.unexpected + found.stats.flaky,
+    names: failedInBrowser(found),
+  }))
 }
 
 /** Everything that needs no browser, one after the other. */
@@ -108,5 +125,6 @@ if (wanted.includes('browser')) {
   for (const [name, log] of logs) console.log(`\n— ${name}\n${readFileSync(log, 'utf8').trimEnd()}`)
 } else await withoutBrowser(() => ({}))
 
+if (failures.length > 0) console.log(`\nFailed:\n${failures.map((line) => `  ${line}`).join('\n')}`)
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
 process.exit(counts.failed === 0 ? 0 : 1)

@@ -1,0 +1,2 @@
+export function failedUnits(report: object): string[]
+export function failedInBrowser(report: object): string[]
