@@ -100,7 +100,18 @@ export const CORE: Arrows = {
     'wear',
   ],
   tape: ['outcome', 'quantity', 'brake', 'stand'],
-  sheet: ['quantity', 'calculation', 'reference', 'brake', 'bench', 'features/prove', 'stand', 'run-sheet', 'dial-in'],
+  sheet: [
+    'quantity',
+    'calculation',
+    'reference',
+    'brake',
+    'bench',
+    'features/prove',
+    'stand',
+    'run-sheet',
+    'dial-in',
+    'wear',
+  ],
   simulate: ['outcome', 'mechanics', 'linkages', 'brake', 'stand'],
   passes: ['outcome', 'brake', 'bench', 'stand', 'run-sheet', 'dial-in', 'simulate', 'workshop'],
   workshop: [
@@ -138,12 +149,25 @@ export const WEB: Arrows = {
   drawer: ['app', 'data', 'drafts', 'drawing', 'ui', 'waiting'],
   handbook: ['app', 'data', 'drawing', 'ui'],
   print: ['app', 'data', 'drawing', 'ui'],
+  workshop: ['data', 'ui'],
 }
 
 /** Inside the server: one folder a resource. */
 export const SERVER: Arrows = {
   main: ['app'],
-  app: ['bicycles', 'brakes', 'calculations', 'db', 'drawer', 'families', 'jobs', 'rail', 'tags', 'workers'],
+  app: [
+    'bicycles',
+    'brakes',
+    'calculations',
+    'db',
+    'drawer',
+    'families',
+    'jobs',
+    'rail',
+    'tags',
+    'workers',
+    'workshop',
+  ],
   db: [],
   bench: ['app', 'db', 'drawer', 'print', 'workers'],
   rail: ['app', 'bench', 'db', 'drawer', 'workers'],
@@ -156,6 +180,7 @@ export const SERVER: Arrows = {
   families: [],
   jobs: ['app', 'bench', 'db', 'rail', 'tags', 'workers'],
   tags: ['app', 'db'],
+  workshop: ['app', 'db'],
   demo: ['db'],
 }
 

@@ -10,7 +10,7 @@ import { seedDemo } from '@overhaul/server/demo/seed'
 
 /** Works Lockside Hire out as a user would make it, and writes its rows down to be shipped: `npm run demo`. */
 const MADE = '2026-03-20T12:00:00.000Z'
-const TABLES = ['bicycles', 'brakes', 'jobs', 'entries', 'parts', 'moves'] as const
+const TABLES = ['bicycles', 'brakes', 'jobs', 'entries', 'parts', 'moves', 'workshop'] as const
 const KEPT_AS_JSON = new Set(['hardware', 'summary', 'entry', 'dimensions'])
 const camel = (name: string) => name.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase())
 

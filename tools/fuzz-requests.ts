@@ -253,6 +253,12 @@ export const ROUTES: readonly ((random: Random, known: Known) => Asked)[] = [
   () => ({ method: 'POST', path: 'door', body: { code: 'ABCD', device: 'bench' } }),
   (r) => ({ method: 'DELETE', path: `door/devices/${oneOf(r, ['1'])}` }),
   () => ({ method: 'DELETE', path: 'door/codes' }),
+  () => ({ method: 'GET', path: 'workshop' }),
+  () => ({
+    method: 'PUT',
+    path: 'workshop',
+    body: { name: 'Fuzz', address: '1 Lane', telephone: '01632 960000' },
+  }),
   () => ({ method: 'GET', path: 'calculations' }),
   (r) => ({
     method: 'GET',

@@ -30,6 +30,7 @@ const ROOMS: Readonly<Record<string, Room>> = {
   '/jobs/:jobId/handover': () => import('./print/HandoverPage.tsx'),
   '/b/:code': () => import('./hardware/CodePage.tsx'),
   '/drawer': () => import('./drawer/DrawerPage.tsx'),
+  '/workshop': () => import('./workshop/WorkshopPage.tsx'),
   '/share': () => import('./door/SharePage.tsx'),
   '/handbook/:page?/:id?': () => import('./handbook/HandbookPage.tsx'),
 }

@@ -88,6 +88,8 @@ export interface Family {
   readonly opens?: string
   /** How its wheel is held, for whoever rides it; quick-release and nuts if not given. */
   readonly wheelCloses?: readonly string[]
+  /** How its wheel goes out and in again on the road, and what to look at then; common practice, no source. */
+  readonly puncture?: readonly string[]
   readonly sections?: (at: OnStand) => readonly Section[]
   /** Its parts by themselves, and what is looked at: fetched once they are to be seen. */
   readonly drawings?: () => Promise<Drawings>

@@ -6,6 +6,7 @@ import type { Visit } from '../run-sheet/known.ts'
 import type { StationStatus } from '../run-sheet/line.ts'
 import type { Told } from '../run-sheet/told.ts'
 import type { Before } from '../sheet/found.ts'
+import type { Workshop } from '../sheet/workshop.ts'
 import type { Entry } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
 
@@ -197,6 +198,8 @@ export interface Answers {
   }
   'GET door': DoorState
   'POST door': { readonly may: 'write' | 'read' }
+  'GET workshop': Workshop
+  'PUT workshop': Workshop
   'GET rack': RackCounts
   'GET bicycles': readonly RackBicycle[]
   'GET bicycles/:id': BicycleRecord

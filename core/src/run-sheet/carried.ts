@@ -8,7 +8,7 @@ import type { Entry, EntryOf } from '../stand/entries.ts'
 import { factOf } from '../stand/fold.ts'
 import { inOrder, overtakers, standingIn, strikes } from '../stand/log-order.ts'
 import { ANOTHER_SIGMAS, type Forecast, forecast, type Point } from '../wear/slope.ts'
-import type { Known, Visit } from './known.ts'
+import type { Known } from './known.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 
@@ -53,10 +53,10 @@ function beforeIt(
   return isAnother ? [] : read.slice(0, -1)
 }
 
-/** What still stands of each reading over the visits, the newest last; none where it must be read anew. */
-function standingPoints(kit: Kit, visits: readonly Visit[]): Points {
+/** What still stands of each reading over the logs of its visits, the newest last; none where it must be read anew. */
+export function standingPoints(kit: Kit, logs: readonly (readonly Entry[])[]): Points {
   const points: Points = new Map()
-  for (const { entries } of visits) {
+  for (const entries of logs) {
     const ordered = inOrder(entries)
     const late = overtakers(ordered, strikes(ordered))
     const readHere = new Set<string>()
@@ -80,13 +80,15 @@ const kept = (entry: Reading, value: number | string, doubt: Omit<Forecast, 'mea
   carried: { was: entry.value, at: entry.at, by: entry.by, ...doubt },
 })
 
+/** Readings over time. */
+export const pointsOf = (readings: readonly Reading[]): readonly Point[] =>
+  readings.flatMap(({ at, value }) => (typeof value === 'number' ? [{ year: yearOf(at), value }] : []))
+
 /** A reading that drifts, carried forward to the day the job was opened; as finely as a hundredth. */
 function drifted(readings: readonly Reading[], drift: Drift, readSd: number, openedAt: string): Kept | undefined {
   const last = readings.at(-1)
   if (!last) return undefined
-  const points = readings.flatMap(({ at, value }): readonly Point[] =>
-    typeof value === 'number' ? [{ year: yearOf(at), value }] : [],
-  )
+  const points = pointsOf(readings)
   if (points.length === 0) return undefined
   const { mean, ...doubt } = forecast(points, drift, readSd, yearOf(openedAt))
   return kept(last, Math.round(mean * 100) / 100, doubt)
@@ -98,7 +100,10 @@ function candidates(family: Family, kit: Kit, { visits, openedAt, complaints }: 
   if (complaints.some((text) => tellsOfAFall(understood(text)))) return {}
   if (openedAt === undefined || visits.some(({ hardware }) => hardware.family !== family.id)) return {}
   const found: Record<string, Kept> = {}
-  for (const [id, readings] of standingPoints(kit, visits)) {
+  for (const [id, readings] of standingPoints(
+    kit,
+    visits.map(({ entries }) => entries),
+  )) {
     const spec = kit.reading(id)
     const keeps = spec?.keeps ?? kit.seeing(id)?.keeps
     const last = readings.at(-1)

@@ -3,9 +3,13 @@ import { findingsOf, sayFindings, sayPassed } from '../run-sheet/findings.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { sheetOf } from '../run-sheet/status.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
+import { upper } from '../stand/words.ts'
+import { letterhead, UNNAMED, type Workshop } from './workshop.ts'
 
 /** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
 export interface Handover {
+  /** Whose paper it is; empty where nobody told. */
+  readonly from: string
   readonly heading: string
   readonly result: string
   /** Why it is not to be ridden; empty once released. */
@@ -24,8 +28,28 @@ const WHEEL_CLOSED = [
 
 const HANDS: Readonly<Record<string, string>> = { left: 'The left hand', right: 'The right hand' }
 
+/** Common practice, no source; of the wheel this brake stops. */
+function afterPuncture({ family, here }: Job): readonly string[] {
+  const motor =
+    here.traits.motorAt === 'this'
+      ? ['Battery out first. Note plug and washers as they lie, on each side; back in, each where it was.']
+      : []
+  return [...motor, ...(family.puncture ?? [])]
+}
+
+/** Whose slip it is. */
+export interface SlipSubject {
+  readonly jobNumber: number
+  readonly bicycle: string
+  /** The bicycle’s own code, as on its tag. */
+  readonly code?: string | null
+  /** Both ends of the bicycle, as its tag says them. */
+  readonly ends?: readonly string[]
+  readonly from?: Workshop
+}
+
 /** The slip of a job: how brake and wheel open and close, bedding-in, what was left open, the next look. */
-export function handoverOf(job: Job, subject: { readonly jobNumber: number; readonly bicycle: string }): Handover {
+export function handoverOf(job: Job, subject: SlipSubject): Handover {
   const { family, hardware, here, state, advice } = job
   const { released, closed } = state
   const hand = HANDS[here.traits.frontHand ?? '']
@@ -35,8 +59,9 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
   })
   const leftOpen = { title: 'Left open', lines: skipped }
   return {
+    from: letterhead(subject.from ?? UNNAMED),
     cautionsAre: released ? 'Before the first ride' : 'Not to be ridden',
-    heading: `${subject.bicycle} · ${hardware.end} brake · job ${subject.jobNumber}`,
+    heading: `${subject.bicycle} · ${hardware.end} brake · job ${subject.jobNumber}${subject.code ? ` · ${subject.code}` : ''}`,
     result: released
       ? `Released by ${released.initials}, ${sayWhen(released.at)}`
       : closed
@@ -54,8 +79,10 @@ export function handoverOf(job: Job, subject: { readonly jobNumber: number; read
           },
           { title: 'The brake', lines: family.opens ? [family.opens] : [] },
           { title: 'The wheel', lines: family.wheelCloses ?? WHEEL_CLOSED },
+          { title: 'After a puncture', lines: afterPuncture(job) },
           ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
           leftOpen,
+          { title: 'Both brakes', lines: (subject.ends ?? []).map(upper) },
           {
             title: 'The next look',
             lines: [

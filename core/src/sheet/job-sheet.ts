@@ -24,9 +24,13 @@ import { sayMove, sayTurn, showAnswer, showQuantity, showWay } from '../stand/sh
 import { sayDay, sayShortDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
 import { foundIn } from './found.ts'
+import { lifeLines } from './life.ts'
+import { letterhead, UNNAMED, type Workshop } from './workshop.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. Result and readings first, every entry last. */
 export interface JobSheet {
+  /** Whose paper it is; empty where nobody told. */
+  readonly from: string
   readonly heading: string
   /** Released, closed, or neither. */
   readonly result: string
@@ -74,6 +78,9 @@ export interface SheetSubject {
   readonly bicycle: string
   readonly complaint: string
   readonly parts?: readonly HeldPart[]
+  /** The bicycle’s own code, as on its tag. */
+  readonly code?: string | null
+  readonly from?: Workshop
 }
 
 /** A part the job holds of the drawer. */
@@ -241,12 +248,13 @@ function daysLine(openedAt: string | undefined, endedAt: string | undefined): re
 }
 
 /** What the job was, in one breath. A short one says that it is no full check. */
-function aboutLine({ kit, state, family, known }: Job, complaint: string): string {
+function aboutLine({ kit, state, family, known }: Job, { complaint, code }: SheetSubject): string {
   const work = family.works.find(({ id }) => id === state.readings[WORK]?.value)
   const school = kit.school('bite')?.options.find(({ id }) => id === state.schools.bite?.option)?.title
   const out = state.released ?? state.closed
   return [
     `Complaint: ${complaint || 'none given'}`,
+    ...(code ? [`Bicycle ${code}`] : []),
     ...(work ? [`The job: ${work.title}${work.short ? `, ${work.short}` : ''}`] : []),
     ...(school ? [`Bite school: ${school}`] : []),
     ...daysLine(known.openedAt, out?.at),
@@ -291,8 +299,9 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const closedBy =
     closed && `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
   return {
+    from: letterhead(subject.from ?? UNNAMED),
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
-    about: aboutLine(job, subject.complaint),
+    about: aboutLine(job, subject),
     result: releasedBy ?? closedBy ?? waiting(state.parked?.why),
     ...(releasedBy && { released: releasedBy }),
     ...(closedBy && { closed: closedBy }),
@@ -323,6 +332,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
       struck: struckBy !== undefined,
     })),
     sections: [
+      { title: 'What is left of what wears', lines: lifeLines(job, length) },
       { title: 'Stop tests', lines: stopLines(job, length) },
       { title: 'What this brake taught', lines: sayLessons(belief) },
       ...(family.sections?.(job) ?? []),

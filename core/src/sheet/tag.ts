@@ -1,7 +1,15 @@
 import type { End } from '../brake/dimension.ts'
+import { sayDay } from '../stand/when.ts'
 
 /** How the brake at one end of a bicycle stands, by the last job on it. */
 export type EndState = 'none' | 'open' | 'released' | 'closed'
+
+/** An end with what its last job left to be said of it. */
+export interface EndStands {
+  readonly state: EndState
+  /** The day by which a released one is to be looked at again, ISO 8601. */
+  readonly lookAgain?: string
+}
 
 const SAYS: Readonly<Record<EndState, string>> = {
   none: 'not looked at',
@@ -10,6 +18,13 @@ const SAYS: Readonly<Record<EndState, string>> = {
   closed: 'not to be ridden',
 }
 
+export type EndsStand = Readonly<Partial<Record<End, EndStands>>>
+
+const ENDS = ['front', 'rear'] as const
+
 /** Both ends of a bicycle, as its tag says them: what nobody looked at is not well. */
-export const sayEnds = (states: Readonly<Partial<Record<End, EndState>>>): readonly string[] =>
-  (['front', 'rear'] as const).map((end) => `${end}: ${SAYS[states[end] ?? 'none']}`)
+export const sayEnds = (ends: EndsStand): readonly string[] =>
+  ENDS.map((end) => {
+    const { state, lookAgain } = ends[end] ?? { state: 'none' }
+    return `${end}: ${SAYS[state]}${state === 'released' && lookAgain ? `, next look by ${sayDay(lookAgain)}` : ''}`
+  })

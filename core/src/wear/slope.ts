@@ -71,3 +71,40 @@ export function forecast(all: readonly Point[], book: Drift, readSd: number, yea
     ...(book.perYear !== 0 && { atWorst: last.value + FASTEST * book.perYear * ahead }),
   }
 }
+
+/** How long something that wears will last, in years from its last reading; missing beyond `FARTHEST_YEARS`. */
+export interface Lasts {
+  readonly expected?: number
+  /** So soon it is gone one time in twenty. */
+  readonly soonest?: number
+}
+
+/** Nobody plans further ahead. Our choice. */
+export const FARTHEST_YEARS = 5
+
+const ONE_IN_TWENTY = 1.645
+
+/** The first moment `gone` holds, in years from 0 on, by halving: what wears does not come back. */
+function firstWhen(gone: (years: number) => boolean): number | undefined {
+  if (gone(0)) return 0
+  if (!gone(FARTHEST_YEARS)) return undefined
+  let [before, after] = [0, FARTHEST_YEARS]
+  while (after - before > 0.01) {
+    const middle = (before + after) / 2
+    if (gone(middle)) after = middle
+    else before = middle
+  }
+  return after
+}
+
+/** When a reading that wears comes to its limit, by the same line as `forecast`; from its last point. */
+export function lasts(points: readonly Point[], book: Drift, readSd: number, limit: number): Lasts {
+  const way = Math.sign(book.perYear)
+  const from = points.at(-1)?.year ?? 0
+  const goneBy = (sigmas: number) => (years: number) => {
+    const { mean, sd } = forecast(points, book, readSd, from + years)
+    return (mean + way * sigmas * sd - limit) * way >= 0
+  }
+  const [expected, soonest] = [firstWhen(goneBy(0)), firstWhen(goneBy(ONE_IN_TWENTY))]
+  return { ...(expected !== undefined && { expected }), ...(soonest !== undefined && { soonest }) }
+}

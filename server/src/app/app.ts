@@ -17,6 +17,7 @@ import type { Ledger } from '../jobs/ledger.ts'
 import type { Streams } from '../jobs/stream.ts'
 import { tagRoutes } from '../tags/tags.ts'
 import type { Workers } from '../workers/workers.ts'
+import { workshopRoutes } from '../workshop/workshop.ts'
 import { answer } from './answer.ts'
 import type { Door } from './door.ts'
 import { doorRoutes } from './door-routes.ts'
@@ -140,6 +141,7 @@ export function createApp({ store, workers, ledger, streams, drawer, hosts, door
   app.use('/api/families', familyRoutes())
   app.use('/api/jobs', jobRoutes(store, workers, ledger, streams, places))
   app.use('/api/drawer', drawerRoutes(drawer, workers))
+  app.use('/api/workshop', workshopRoutes(store))
   app.use('/api/calculations', calculationRoutes())
   app.use('/api', onUnknown)
   if (web && existsSync(web)) {

@@ -18,6 +18,8 @@ const text = (most: number, kind: { readonly lines?: true; readonly optional?: t
 
 /** A name, initials: one line of so many characters. */
 export const NAME = (most: number) => text(most)
+/** One line that may be empty. */
+export const LINE = (most: number) => text(most, { optional: true })
 /** A remark that may be left out, or have lines. */
 export const REMARK = (most: number) => text(most, { lines: true, optional: true })
 export const TIME = Joi.string().custom(checkedBy(readTime))

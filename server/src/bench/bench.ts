@@ -16,6 +16,7 @@ import { endsOf } from '../db/ends.ts'
 import { epochOf } from '../db/rack.ts'
 import type { Db } from '../db/store.ts'
 import { DamagedRecord } from '../db/trouble.ts'
+import { workshopIn } from '../db/workshop.ts'
 import { heldBy } from '../drawer/drawer.ts'
 import type { Papers } from '../print/press.ts'
 import { judge, type Verdict } from './judge.ts'
@@ -181,6 +182,7 @@ export class Bench {
       bicycle: bicycle.name,
       code: bicycle.code ?? '',
       ends: sayEnds(await endsOf(this.db, bicycle.id)),
+      from: await workshopIn(this.db),
     }
     return ok({ whose, hardware, known, entries, parts: await heldBy(this.db, jobId) })
   }

@@ -1,14 +1,13 @@
-import type { End } from '@overhaul/core/brake/dimension'
-import type { EndState } from '@overhaul/core/sheet/tag'
+import type { EndsStand } from '@overhaul/core/sheet/tag'
 import { eq } from 'drizzle-orm'
 import { hanging } from './schema.ts'
 import type { Db } from './store.ts'
 
 /** How the brakes that hang on a bicycle stand, by end. */
-export async function endsOf(db: Db, bicycleId: string): Promise<Readonly<Partial<Record<End, EndState>>>> {
+export async function endsOf(db: Db, bicycleId: string): Promise<EndsStand> {
   const rows = await db
-    .select({ end: hanging.end, state: hanging.state })
+    .select({ end: hanging.end, state: hanging.state, lookAgain: hanging.lookAgain })
     .from(hanging)
     .where(eq(hanging.bicycleId, bicycleId))
-  return Object.fromEntries(rows.map(({ end, state }) => [end, state]))
+  return Object.fromEntries(rows.map(({ end, state, lookAgain }) => [end, { state, ...(lookAgain && { lookAgain }) }]))
 }

@@ -164,6 +164,14 @@ export const tags = sqliteTable(
   ],
 )
 
+/** The workshop as its papers name it. One row, once somebody told. */
+export const workshop = sqliteTable('workshop', {
+  id: integer().primaryKey(),
+  name: text().notNull().default(''),
+  address: text().notNull().default(''),
+  telephone: text().notNull().default(''),
+})
+
 /** Counts every change of what the rack shows: what was read at one count is still so while it stands. And what tells one state of the data from another. One row. */
 export const changes = sqliteTable('changes', {
   id: integer().primaryKey(),

@@ -135,7 +135,7 @@ describe('Lockside Hire', () => {
       expect(a4.getPageCount()).toBeGreaterThan(1)
       expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 })
       const slip = await PDFDocument.load(await (await fetch(shop.url(`jobs/${job.id}/handover.pdf`))).arrayBuffer())
-      expect(slip.getTitle()).toMatch(/(front|rear) brake · job \d+$/)
+      expect(slip.getTitle()).toMatch(/(front|rear) brake · job \d+ · [2-9B-Z]{5}$/)
       expect(slip.getPageCount()).toBe(1)
     }
     expect((await shop.get(`jobs/${some[0]?.id}/sheet.pdf?unit=furlong`)).status).toBe(400)

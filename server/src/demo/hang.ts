@@ -2,7 +2,7 @@ import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { type Outcome, ok } from '@overhaul/core/outcome/outcome'
 import { databaseIn } from '../db/run.ts'
-import { bicycles, brakes, entries, jobs, moves, parts } from '../db/schema.ts'
+import { bicycles, brakes, entries, jobs, moves, parts, workshop } from '../db/schema.ts'
 import { openStore, type Statement, type Store } from '../db/store.ts'
 import hung from './hung.json' with { type: 'json' }
 
@@ -22,7 +22,7 @@ const later = (value: unknown, ms: number): unknown => {
 }
 
 /** Rows of every table of Lockside Hire as `npm run demo` worked them out stand in hung.json, in this order. */
-const TABLES = { bicycles, brakes, jobs, entries, parts, moves }
+const TABLES = { bicycles, brakes, jobs, entries, parts, moves, workshop }
 
 /** Writes Lockside Hire into an empty workshop, as if today were the day it was made. */
 export async function writeDemo({ db, write }: Pick<Store, 'db' | 'write'>, now = new Date()): Promise<void> {

@@ -1,4 +1,5 @@
 import type { End } from '@overhaul/core/brake/dimension'
+import type { Workshop } from '@overhaul/core/sheet/workshop'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import type { Dimension, Hardware } from '@overhaul/core/stand/hardware'
 import type { StopAt } from './mechanic.ts'
@@ -112,6 +113,13 @@ const weekly = (practiceSeed: number, end: End, daysAgo: number, stopAt?: StopAt
 
 /** The hire bicycle whose rear brake rubs left and bites late: nobody has begun on it. */
 export const STORY = { bicycle: 'Hire 07', end: 'rear' } as const
+
+/** As its papers name it. */
+export const LOCKSIDE_HIRE: Workshop = {
+  name: 'Lockside Hire',
+  address: '3 Lock Lane, Towpath Basin',
+  telephone: '01632 960 117',
+}
 
 export const LOCKSIDE: readonly DemoBicycle[] = [
   { name: 'Hire 01', description: 'Step-through, 37-622', brakes: [weekly(101, 'front', 6), weekly(102, 'rear', 6)] },

@@ -1,15 +1,15 @@
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { DRAWER } from './drawer.ts'
-import { type DemoBrake, LOCKSIDE } from './lockside.ts'
+import { type DemoBrake, LOCKSIDE, LOCKSIDE_HIRE } from './lockside.ts'
 import { workedLog } from './mechanic.ts'
 
 const DAY_MS = 86_400_000
 
 /** A client of the workshop's own interface: the demo is made as a user would make it. */
 function client(base: string) {
-  return async <T>(path: string, body: unknown): Promise<T> => {
+  return async <T>(path: string, body: unknown, method: 'POST' | 'PUT' = 'POST'): Promise<T> => {
     const response = await fetch(`${base}/api/${path}`, {
-      method: 'POST',
+      method,
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify(body),
     })
@@ -21,6 +21,7 @@ function client(base: string) {
 /** Hangs Lockside Hire on an empty rack. */
 export async function seedDemo(base: string, now = new Date()): Promise<void> {
   const post = client(base)
+  await post('workshop', LOCKSIDE_HIRE, 'PUT')
   const waiting: { at: number; open: () => Promise<void> }[] = []
   for (const { name, description, brakes } of LOCKSIDE) {
     const bicycle = await post<{ id: string }>('bicycles', { name, description })

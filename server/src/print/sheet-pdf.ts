@@ -2,6 +2,7 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
+import type { Workshop } from '@overhaul/core/sheet/workshop'
 import { sayWhen } from '@overhaul/core/stand/when'
 import QRCode from 'qrcode'
 import { type Paper, TypeSetter } from './type-setter.ts'
@@ -29,6 +30,7 @@ export interface Whose {
   readonly code: string
   /** Both ends of the bicycle, as its tag says them. */
   readonly ends: readonly string[]
+  readonly from: Workshop
 }
 
 export interface SheetHow {
@@ -45,11 +47,7 @@ export async function sheetPdf(
   parts: readonly HeldPart[],
   { length, paper, whole }: SheetHow,
 ): Promise<Uint8Array> {
-  const sheet = jobSheet(
-    job,
-    { jobNumber: whose.jobNumber, bicycle: whose.bicycle, complaint: whose.complaint, parts },
-    length,
-  )
+  const sheet = jobSheet(job, { ...whose, parts }, length)
   const page = await TypeSetter.start({
     title: sheet.heading,
     foot: `Overhaul job sheet · ${sheet.heading}`,
@@ -62,6 +60,7 @@ export async function sheetPdf(
     page.heading(title)
     for (const line of lines) page.write(line)
   }
+  if (sheet.from) page.write(sheet.from)
   page.write(sheet.heading, 'label', 17)
   page.write(sheet.result, 'bold', 10.5)
   for (const finding of sheet.unfit) page.write(`• ${finding}`, 'bold')
@@ -120,12 +119,9 @@ export interface HandoverHow {
 }
 
 /** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
-export async function handoverPdf(
-  job: Job,
-  { jobNumber, bicycle, code, ends }: Whose,
-  { paper, address }: HandoverHow,
-): Promise<Uint8Array> {
-  const slip = handoverOf(job, { jobNumber, bicycle })
+export async function handoverPdf(job: Job, whose: Whose, { paper, address }: HandoverHow): Promise<Uint8Array> {
+  const { bicycle, code, ends } = whose
+  const slip = handoverOf(job, whose)
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
@@ -133,6 +129,7 @@ export async function handoverPdf(
     paper,
     size: 10,
   })
+  if (slip.from) page.write(slip.from)
   page.write('For whoever rides it', 'label', 12)
   page.write(slip.heading, 'label', 18)
   page.write(slip.result, 'bold', 12)
@@ -157,6 +154,7 @@ export async function handoverPdf(
       page.write(`${bicycle} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
       page.write(slip.result, 'bold', 11)
       for (const end of ends) page.write(end, 'bold', 11)
+      if (slip.from) page.write(slip.from, 'text', 8)
       page.write('This code finds the bicycle in the rack’s search.', 'text', 8)
     },
   )

@@ -1,6 +1,7 @@
 import type { PartShape } from '@overhaul/core/drawer/part'
 import type { Answers, RackWish } from '@overhaul/core/http/contract'
 import type { Fault } from '@overhaul/core/outcome/outcome'
+import type { Workshop } from '@overhaul/core/sheet/workshop'
 import type { Entry } from '@overhaul/core/stand/entries'
 
 /** A refusal from the server, with its sentence. */
@@ -105,6 +106,8 @@ export const api = {
   comeIn: (code: string, device: string) => call('POST door', 'door', { code, device }),
   showOut: (id: string) => answerTo('DELETE', `door/devices/${id}`),
   changeCodes: () => answerTo('DELETE', 'door/codes'),
+  workshop: () => call('GET workshop', 'workshop'),
+  tellWorkshop: (told: Workshop) => call('PUT workshop', 'workshop', told),
   rack: () => call('GET rack', 'rack'),
   /** A page of the bicycles wanted; whether more follow is told by the total. */
   rackPage: (wish: RackWish, after?: string) => listPage('GET bicycles', queryOf({ ...wish, limit: A_PAGE, after })),

@@ -206,5 +206,12 @@ export const useJobNumbered = (number: number | undefined) =>
   })
 
 /** A tag by its code: whose it is, and its picture where the workshop is shared. */
+const WORKSHOP = ['workshop'] as const
+
+/** Whose papers they are. */
+export const useWorkshop = () => useQuery({ queryKey: WORKSHOP, queryFn: api.workshop })
+
+export const refreshWorkshop = () => queryClient.invalidateQueries({ queryKey: WORKSHOP })
+
 export const useTag = (code: string) =>
   useQuery({ queryKey: ['tag', code], queryFn: () => api.tag(code), enabled: code !== '', retry: false })

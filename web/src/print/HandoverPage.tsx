@@ -2,12 +2,13 @@ import { handoverOf } from '@overhaul/core/sheet/handover'
 import { useParams } from 'react-router'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
-import { useTag } from '../data/queries.ts'
+import { useTag, useWorkshop } from '../data/queries.ts'
 import { useJob } from '../data/use-job.ts'
 import { LinkPress } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
 import { Cautions, Label, Slate } from '../ui/words.tsx'
 import { NoPrint, Paper } from './paper.ts'
+import { WhosePaper } from './WhosePaper.tsx'
 
 const Tag = styled.section`
   border: 2px solid var(--ink);
@@ -39,10 +40,17 @@ export default function HandoverPage() {
   const state = useJob(jobId)
   const code = state.status === 'open' ? (state.open.record.bicycle.code ?? '') : ''
   const { data: tag } = useTag(code)
+  const { data: workshop } = useWorkshop()
   if (state.status === 'loading') return <Paper>Fetching the job…</Paper>
   if (state.status === 'failed') return <Paper>{state.error.message}</Paper>
   const { record, job } = state.open
-  const slip = handoverOf(job, { jobNumber: record.job.number, bicycle: record.bicycle.name })
+  const slip = handoverOf(job, {
+    jobNumber: record.job.number,
+    bicycle: record.bicycle.name,
+    code,
+    ...(tag && { ends: tag.ends }),
+    ...(workshop && { from: workshop }),
+  })
   return (
     <Paper>
       <title>{`${slip.heading} · Overhaul`}</title>
@@ -52,9 +60,11 @@ export default function HandoverPage() {
         </Press>
         <LinkPress href={`/api/jobs/${jobId}/handover.pdf?unit=${length}`}>As PDF</LinkPress>
         <LinkPress href={`/jobs/${jobId}/sheet`}>Job sheet</LinkPress>
+        <WhosePaper from={slip.from} />
         <LinkPress href={`/stand/${jobId}`}>Back to the Stand</LinkPress>
       </NoPrint>
       <div>
+        {slip.from && <p>{slip.from}</p>}
         <Label>For whoever rides it</Label>
         <h1>{slip.heading}</h1>
         <p>
@@ -101,6 +111,7 @@ export default function HandoverPage() {
               <b>{each}</b>
             </p>
           ))}
+          {slip.from && <Slate>{slip.from}</Slate>}
           <Slate>
             {tag?.address ??
               'This code finds the bicycle in the rack’s search; shared, the tag carries its address too.'}

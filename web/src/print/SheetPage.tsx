@@ -5,6 +5,7 @@ import { useParams } from 'react-router'
 import styled from 'styled-components'
 import { useSettings } from '../app/settings.ts'
 import { useHeld } from '../data/drawer.ts'
+import { useWorkshop } from '../data/queries.ts'
 import { useJob } from '../data/use-job.ts'
 import { Mark } from '../drawing/Mark.tsx'
 import { LinkPress, Ruled } from '../ui/layout.ts'
@@ -13,6 +14,7 @@ import { OnOff } from '../ui/Toggles.tsx'
 import { Cautions, Label, Slate } from '../ui/words.tsx'
 import { NoPrint, Paper } from './paper.ts'
 import { SheetDrawing } from './SheetDrawing.tsx'
+import { WhosePaper } from './WhosePaper.tsx'
 
 const Halves = styled.div`
   display: grid;
@@ -52,6 +54,7 @@ export default function SheetPage() {
   const [whole, setWhole] = useState(false)
   const state = useJob(jobId)
   const parts = useHeld(jobId)
+  const { data: workshop } = useWorkshop()
   if (state.status === 'loading') return <Paper>Fetching the job…</Paper>
   if (state.status === 'failed') return <Paper>{state.error.message}</Paper>
   const { record, job } = state.open
@@ -62,6 +65,8 @@ export default function SheetPage() {
       bicycle: record.bicycle.name,
       complaint: record.job.complaint,
       parts,
+      code: record.bicycle.code,
+      ...(workshop && { from: workshop }),
     },
     length,
   )
@@ -84,9 +89,11 @@ export default function SheetPage() {
           With every entry
         </OnOff>
         <LinkPress href={`/jobs/${jobId}/handover`}>Slip and tag</LinkPress>
+        <WhosePaper from={sheet.from} />
         <LinkPress href={`/stand/${jobId}`}>Back to the Stand</LinkPress>
       </NoPrint>
       <div>
+        {sheet.from && <p>{sheet.from}</p>}
         <h1>{sheet.heading}</h1>
         <p>
           <b>{sheet.result}</b>

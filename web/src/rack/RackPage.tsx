@@ -7,6 +7,7 @@ import { PHONE, phone } from '../app/theme.ts'
 import { useChanges } from '../data/changes.ts'
 import { rackRead, useRackCounts, useRackList, useServer } from '../data/queries.ts'
 import { Choose } from '../ui/Choose.tsx'
+import { LinkPress } from '../ui/layout.ts'
 import { Press } from '../ui/Press.tsx'
 import { SearchField } from '../ui/SearchField.tsx'
 import { Title } from '../ui/Title.tsx'
@@ -158,7 +159,8 @@ export default function RackPage() {
           {total !== undefined && !isWhole && (
             <Slate>{total === 1 ? 'one bicycle found' : `${total} bicycles found`}</Slate>
           )}
-          <span style={{ marginLeft: 'auto' }}>
+          <span style={{ marginLeft: 'auto', display: 'flex', gap: 10 }}>
+            <LinkPress href="/workshop">Workshop</LinkPress>
             <Press onPress={addBicycle}>New bicycle</Press>
           </span>
         </Tools>

@@ -61,6 +61,10 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
     }),
     opens:
       'Nothing of the brake is opened: the wheel comes out by its own fastening. While it is out the lever is not squeezed; a clean card between the pads keeps them apart.',
+    puncture: [
+      'Out: let the rotor cool and keep fingers off its track. The lever is not squeezed while the wheel is out.',
+      'In: rotor into the slot between the pads, wheel pushed fully home in both dropouts, then closed. Squeeze several times before riding. A rub that was not there before: loosen, push home and close once more.',
+    ],
     drawings: async () => (await import('./drawings/drawings.ts')).discDrawings(kind),
   })
 }

@@ -46,5 +46,9 @@ export const drumFamily: Family = compose({
   opens:
     'The brake stays closed. For a flat tyre its strap and cable come off first, and go back on before the nuts are tight: a reaction arm that is not strapped is not to be ridden.',
   wheelCloses: ['Nuts: tight on both sides, the reaction arm strapped. Unsure, let somebody look before it is ridden.'],
+  puncture: [
+    'Out: cable off the brake arm, strap off the reaction arm, then both nuts; see how the washers lie.',
+    'In: each washer back as it lay, wheel straight, strap and cable on, then the nuts, both sides by turns. Squeeze hard: the lever must not come to the bar. Spin: it runs free.',
+  ],
   drawings: async () => (await import('./drawings/drawings.ts')).DRUM_DRAWINGS,
 })

@@ -81,6 +81,10 @@ export function rimFamily(mount: 'boss' | 'centre-bolt', own: Own): Family {
       say: 'both gaps and the bite',
     },
     rubbed: { seen: 'spin', of: { left: 'gapLeft', right: 'gapRight' } },
+    puncture: [
+      'Out: open the brake as above where it opens, then the wheel’s own fastening.',
+      'In: wheel pushed fully home in both dropouts, the bicycle standing on its wheels; close it, then the brake. Look: the rim stands midway between the pads, and no pad touches the tyre. Squeeze hard, lift, spin: nothing rubs.',
+    ],
     wetShare: ({ seen }) => wetShare(seen('rimMaterial'), seen('padCompound')).share,
     check: ({ number, seen }) => checkMeasured({ end: 'rear', number, seen }),
     drawings: async () => (await import('./drawings/drawings.ts')).rimDrawings(mount, features.includes(GUIDE)),

@@ -32,6 +32,11 @@ function squealLines({ seen, number }: OnStand): readonly string[] {
   ]
 }
 
+/** Common practice, no source. */
+const LONG_HILLS = [
+  'On a long descent a drum gets hot and fades: brake early, front and rear by turns, and stop to let it cool before the lever comes near the bar.',
+]
+
 /** Two shoes on a cam in a hub: measured, opened, closed, and quieted after damp. */
 export const DRUM: Feature = {
   id: 'drum-shoes',
@@ -57,6 +62,7 @@ export const DRUM: Feature = {
     'confirm:lock-nut': 'the lock nut was tightened anew',
   },
   sections: (at) => [
+    { title: 'Long hills', lines: LONG_HILLS, forRider: true },
     { title: 'Linings', lines: wearLines(at) },
     { title: 'Squeal after damp', lines: squealLines(at) },
   ],
