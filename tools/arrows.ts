@@ -31,7 +31,7 @@ export const CORE: Arrows = {
   brake: ['outcome', 'quantity', 'calculation', 'mechanics', 'reference'],
   http: ['brake', 'drawer', 'run-sheet', 'sheet', 'stand'],
   drawer: ['outcome', 'quantity'],
-  wear: ['brake'],
+  wear: ['mechanics', 'brake'],
   stand: ['outcome', 'quantity', 'reference', 'brake'],
   bench: [
     'quantity',

@@ -1,18 +1,12 @@
-/** What a runner's colours are made of, which a line read later in a log does not need. */
-// biome-ignore lint/suspicious/noControlCharactersInRegex: the escape character is what colours begin with.
-const COLOURS = /\u001b\[[0-9;]*m/g
+import { stripVTControlCharacters } from 'node:util'
 
 /** The first line of a message that says anything; a stack of calls is not for the closing lines. */
 function firstLine(message = '') {
-  const said = message.replace(COLOURS, '').split('\n')
+  const said = stripVTControlCharacters(message).split('\n')
   return said.find((line) => line.trim() !== '')?.trim() ?? 'no message'
 }
 
-/**
- * What failed by the unit runner's JSON report: a line for each test that did, and for each file that could not be loaded.
- * @param {{testResults: {name: string, status: string, message?: string, assertionResults: {status: string, fullName: string, failureMessages?: string[]}[]}[]}} report
- * @returns {string[]}
- */
+/** What failed by the unit runner's JSON report: a line for each test that did, and for each file that could not be loaded. */
 export function failedUnits({ testResults }) {
   return testResults.flatMap((file) => {
     const tests = file.assertionResults
@@ -22,11 +16,7 @@ export function failedUnits({ testResults }) {
   })
 }
 
-/**
- * What failed by the browser runner's JSON report, suites within suites; a test that failed once and then passed has failed.
- * @param {{suites?: object[], errors?: {message?: string}[]}} report
- * @returns {string[]}
- */
+/** What failed by the browser runner's JSON report, suites within suites; a test that failed once and then passed has failed. */
 export function failedInBrowser({ suites = [], errors = [] }) {
   const ofSuite = ({ file, specs = [], suites: inner = [] }) => [
     ...specs.flatMap(({ title, tests }) =>

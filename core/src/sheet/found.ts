@@ -13,6 +13,10 @@ export interface Before {
   readonly left: number
 }
 
+/** The readings a brake is set by; the reserve belongs to them, as a turn moves it too. */
+export const setBy = ({ model, family }: Job): ReadonlySet<string> =>
+  new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
+
 /** Whether an entry changed the brake: what is read after it was not found so. A school is only another opinion of it. */
 const isWork = ({ kit }: Job, entry: Entry): boolean =>
   entry.kind === 'turn' || (entry.kind === 'swap' && !kit.schoolAt(entry.part))

@@ -1,10 +1,12 @@
+import { motorHere } from '../bench/motor.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
 import { findingsOf, sayFindings, sayPassed } from '../run-sheet/findings.ts'
 import type { Job } from '../run-sheet/job.ts'
-import { sheetOf } from '../run-sheet/status.ts'
+import { circumstancesOf, sheetOf } from '../run-sheet/status.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { upper } from '../stand/words.ts'
-import { letterhead, UNNAMED, type Workshop } from './workshop.ts'
+import type { Subject } from './subject.ts'
+import { letterhead } from './workshop.ts'
 
 /** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
 export interface Handover {
@@ -29,23 +31,16 @@ const WHEEL_CLOSED = [
 const HANDS: Readonly<Record<string, string>> = { left: 'The left hand', right: 'The right hand' }
 
 /** Common practice, no source; of the wheel this brake stops. */
-function afterPuncture({ family, here }: Job): readonly string[] {
-  const motor =
-    here.traits.motorAt === 'this'
-      ? ['Battery out first. Note plug and washers as they lie, on each side; back in, each where it was.']
-      : []
-  return [...motor, ...(family.puncture ?? [])]
+function afterPuncture(job: Job): readonly string[] {
+  const motor = motorHere(circumstancesOf(job))
+    ? ['Battery out first. Note plug and washers as they lie, on each side; back in, each where it was.']
+    : []
+  return [...motor, ...(job.family.puncture ?? [])]
 }
 
-/** Whose slip it is. */
-export interface SlipSubject {
-  readonly jobNumber: number
-  readonly bicycle: string
-  /** The bicycle’s own code, as on its tag. */
-  readonly code?: string | null
+export interface SlipSubject extends Subject {
   /** Both ends of the bicycle, as its tag says them. */
   readonly ends?: readonly string[]
-  readonly from?: Workshop
 }
 
 /** The slip of a job: how brake and wheel open and close, bedding-in, what was left open, the next look. */
@@ -59,7 +54,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
   })
   const leftOpen = { title: 'Left open', lines: skipped }
   return {
-    from: letterhead(subject.from ?? UNNAMED),
+    from: letterhead(subject.from),
     cautionsAre: released ? 'Before the first ride' : 'Not to be ridden',
     heading: `${subject.bicycle} · ${hardware.end} brake · job ${subject.jobNumber}${subject.code ? ` · ${subject.code}` : ''}`,
     result: released

@@ -1,7 +1,5 @@
 import { sayFigure } from '../bench/fasteners.ts'
-import type { AdjusterSpec } from '../brake/adjuster.ts'
 import type { Frame } from '../brake/frame.ts'
-import { adjustersOf } from '../brake/kit.ts'
 import { WORK } from '../brake/work.ts'
 import { SOURCE_WORDS } from '../calculation/source.ts'
 import { standingWalk } from '../dial-in/belief.ts'
@@ -19,13 +17,14 @@ import { sheetOf } from '../run-sheet/status.ts'
 import type { StepState, StepStatus } from '../run-sheet/step-state.ts'
 import { costsIn, showMoney } from '../stand/costs.ts'
 import { describe } from '../stand/describe.ts'
-import type { Naming } from '../stand/entry-kind.ts'
-import { sayMove, sayTurn, showAnswer, showQuantity, showWay } from '../stand/show.ts'
+import { showAnswer, showQuantity, showWay } from '../stand/show.ts'
 import { sayDay, sayShortDay, sayWhen } from '../stand/when.ts'
 import { lower, upper } from '../stand/words.ts'
-import { foundIn } from './found.ts'
+import { doneLines } from './done.ts'
+import { foundIn, setBy } from './found.ts'
 import { lifeLines } from './life.ts'
-import { letterhead, UNNAMED, type Workshop } from './workshop.ts'
+import type { Subject } from './subject.ts'
+import { letterhead } from './workshop.ts'
 
 /** A job on paper: the same content for the printed page and the PDF. Result and readings first, every entry last. */
 export interface JobSheet {
@@ -73,14 +72,9 @@ export interface SheetReading {
   readonly mark: Mark | 'noted'
 }
 
-export interface SheetSubject {
-  readonly jobNumber: number
-  readonly bicycle: string
+export interface SheetSubject extends Subject {
   readonly complaint: string
   readonly parts?: readonly HeldPart[]
-  /** The bicycle’s own code, as on its tag. */
-  readonly code?: string | null
-  readonly from?: Workshop
 }
 
 /** A part the job holds of the drawer. */
@@ -97,9 +91,9 @@ interface Read extends SheetReading {
 
 /** What was found and what was left, what the brake is set by first, reading by reading, with the window each had to fall in. */
 function allReadings(job: Job, length: LengthUnit): readonly Read[] {
-  const { kit, state, windows, family, model } = job
+  const { kit, state, windows } = job
   const untouched = foundIn(job)
-  const first = new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
+  const first = setBy(job)
   const order = [...kit.order.filter((id) => first.has(id)), ...kit.order.filter((id) => !first.has(id))]
   return order.flatMap((id): readonly Read[] => {
     const now = state.readings[id]
@@ -127,47 +121,6 @@ const inOneBreath = (readings: readonly Read[]): string =>
   readings
     .map(({ title, left, keptSince }) => `${title} ${lower(left)}${keptSince ? ` (${keptSince})` : ''}`)
     .join('; ')
-
-/** What was moved by hand after it floated, which the Stand asks of nobody. */
-function shifted(spec: AdjusterSpec, after: readonly { readonly amount: number }[], length: LengthUnit): string {
-  const amount = after.reduce((sum, each) => sum + each.amount, 0)
-  return Math.abs(amount) < 1e-9 ? '' : `, then ${lower(sayTurn(spec, amount, length))}`
-}
-
-/** What was turned in all, adjuster by adjuster; one that was wound in to contact is told from there. */
-function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly string[] {
-  return adjustersOf(kit, model).flatMap((spec): readonly string[] => {
-    const turns = state.standing.filter((entry) => entry.kind === 'turn' && entry.adjuster === spec.id)
-    const told = turns.flatMap((entry) => (entry.kind === 'turn' ? [entry] : []))
-    const contact = told.findLastIndex(({ from }) => from !== undefined)
-    const since = told.slice(Math.max(0, contact))
-    const [first, ...after] = since
-    if (!first) return []
-    const amount = since.reduce((sum, each) => sum + each.amount, 0)
-    const goes = told.length > 1 ? `, in ${told.length} goes` : ''
-    if (first.from && spec.contact?.gives)
-      return [`${sayMove(spec, first, length)}${shifted(spec, after, length)}${goes}`]
-    if (Math.abs(amount) < 1e-9) return [`${upper(spec.title)} turned, and back where it was${goes}`]
-    return [`${sayMove(spec, { amount, from: first.from }, length)}${goes}`]
-  })
-}
-
-/** The work that was confirmed, as it stands on the sheet. */
-const didLines = ({ state }: Job, steps: readonly StepStatus[]): readonly string[] =>
-  steps.flatMap(({ step: { id, done } }) =>
-    done.kind === 'confirmed' && done.did && state.confirmed[id]?.value === true ? [done.did] : [],
-  )
-
-/** What else the hand did that changed the brake: parts, ways, what was loosened. */
-function changedLines(job: Job, naming: Naming): readonly string[] {
-  const { kit, state } = job
-  const said = state.standing.flatMap((entry): readonly string[] => {
-    if (entry.kind === 'swap') return kit.schoolAt(entry.part) ? [] : [describe(entry, naming)]
-    if (entry.kind === 'plan') return [describe(entry, naming)]
-    return entry.kind === 'confirm' && kit.act(entry.step) ? [describe(entry, naming)] : []
-  })
-  return [...new Set(said)].map(upper)
-}
 
 /** Torques as they were logged, and in one breath what was ticked off without one. */
 function fastenerLines(job: Job, length: LengthUnit): readonly string[] {
@@ -285,8 +238,6 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const readings = allReadings(job, length)
   const unjudged = readings.filter(({ mark }) => mark === 'noted')
   const noted = unjudged.filter(({ keptSince }) => keptSince === undefined)
-  const worked = steps.filter(({ step }) => step.station !== 'prove')
-  const proven = steps.filter(({ step }) => step.station === 'prove')
   const remarks = steps.flatMap((status) => {
     const { step, state: at, cause, remark } = status
     const why = state.skipped[step.id]
@@ -299,7 +250,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
   const closedBy =
     closed && `Not to be ridden. Closed unreleased by ${closed.initials}, ${sayWhen(closed.at)}: ${closed.why}`
   return {
-    from: letterhead(subject.from ?? UNNAMED),
+    from: letterhead(subject.from),
     heading: `Job ${subject.jobNumber} · ${subject.bicycle} · ${hardware.end} · ${family.title}`,
     about: aboutLine(job, subject),
     result: releasedBy ?? closedBy ?? waiting(state.parked?.why),
@@ -311,12 +262,7 @@ export function jobSheet(job: Job, subject: SheetSubject, length: LengthUnit = '
     noted: inOneBreath(noted.filter(({ isSeen }) => !isSeen)),
     kept: inOneBreath(unjudged.filter(({ keptSince }) => keptSince !== undefined)),
     drawing: model.frame(standingWalk(belief).q, { travelMm: 0, wheelDeg: 0 }),
-    done: [
-      ...didLines(job, worked),
-      ...turnedLines(job, length),
-      ...changedLines(job, naming),
-      ...didLines(job, proven),
-    ].map(read),
+    done: doneLines(job, steps, naming, length).map(read),
     open: remarks.map(read),
     fasteners: fastenerLines(job, length).map(read),
     costs: costLines(job),

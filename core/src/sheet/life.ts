@@ -4,16 +4,21 @@ import type { Job } from '../run-sheet/job.ts'
 import { showAnswer } from '../stand/show.ts'
 import { upper } from '../stand/words.ts'
 import { FARTHEST_YEARS, type Lasts, lasts } from '../wear/slope.ts'
+import { setBy } from './found.ts'
 
 const WEEKS = 52.18
 const MONTHS = 12
 
+/** What arithmetic loses of a whole month. */
+const HAIR = 1e-6
+const whole = (count: number) => Math.floor(count + HAIR)
+
 /** A time as a workshop plans: weeks while it is short, then months. */
 function sayTime(years: number): string {
-  const weeks = Math.floor(years * WEEKS)
+  const weeks = whole(years * WEEKS)
   if (weeks < 1) return 'less than a week'
   if (weeks < 9) return weeks === 1 ? 'a week' : `${weeks} weeks`
-  return `${Math.floor(years * MONTHS)} months`
+  return `${whole(years * MONTHS)} months`
 }
 
 const saySpan = ({ expected, soonest }: Lasts): string => {
@@ -26,8 +31,9 @@ const saySpan = ({ expected, soonest }: Lasts): string => {
  * What wears, how much of it is left and how long that lasts, by this brake's own visits where there are several, else by what
  * a year of hire takes. What the brake is set by is no wear that is printed: a turn takes it up.
  */
-export function lifeLines({ kit, state, windows, model, family, known }: Job, length: LengthUnit): readonly string[] {
-  const settings = new Set([...model.needed, ...family.dial.bite, ...family.dial.centre, 'reserve'])
+export function lifeLines(job: Job, length: LengthUnit): readonly string[] {
+  const { kit, state, windows, family, known } = job
+  const settings = setBy(job)
   const own = known.visits.filter(({ hardware }) => hardware.family === family.id)
   const points = standingPoints(kit, [...own.map(({ entries }) => entries), state.standing])
   return kit.readings.flatMap((spec): readonly string[] => {

@@ -1,4 +1,5 @@
 import type { Drift } from '../brake/keeps.ts'
+import { bisect } from '../mechanics/bisect.ts'
 
 /** A reading over time. */
 export interface Point {
@@ -84,17 +85,10 @@ export const FARTHEST_YEARS = 5
 
 const ONE_IN_TWENTY = 1.645
 
-/** The first moment `gone` holds, in years from 0 on, by halving: what wears does not come back. */
+/** The first moment `gone` holds, in years from 0 on: what wears does not come back. */
 function firstWhen(gone: (years: number) => boolean): number | undefined {
   if (gone(0)) return 0
-  if (!gone(FARTHEST_YEARS)) return undefined
-  let [before, after] = [0, FARTHEST_YEARS]
-  while (after - before > 0.01) {
-    const middle = (before + after) / 2
-    if (gone(middle)) after = middle
-    else before = middle
-  }
-  return after
+  return gone(FARTHEST_YEARS) ? bisect(0, FARTHEST_YEARS, (years) => !gone(years)) : undefined
 }
 
 /** When a reading that wears comes to its limit, by the same line as `forecast`; from its last point. */

@@ -6,8 +6,8 @@ import { workedLog } from './mechanic.ts'
 const DAY_MS = 86_400_000
 
 /** A client of the workshop's own interface: the demo is made as a user would make it. */
-function client(base: string) {
-  return async <T>(path: string, body: unknown, method: 'POST' | 'PUT' = 'POST'): Promise<T> => {
+function client(base: string, method: 'POST' | 'PUT') {
+  return async <T>(path: string, body: unknown): Promise<T> => {
     const response = await fetch(`${base}/api/${path}`, {
       method,
       headers: { 'Content-Type': 'application/json' },
@@ -20,8 +20,8 @@ function client(base: string) {
 
 /** Hangs Lockside Hire on an empty rack. */
 export async function seedDemo(base: string, now = new Date()): Promise<void> {
-  const post = client(base)
-  await post('workshop', LOCKSIDE_HIRE, 'PUT')
+  const post = client(base, 'POST')
+  await client(base, 'PUT')('workshop', LOCKSIDE_HIRE)
   const waiting: { at: number; open: () => Promise<void> }[] = []
   for (const { name, description, brakes } of LOCKSIDE) {
     const bicycle = await post<{ id: string }>('bicycles', { name, description })

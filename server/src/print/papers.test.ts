@@ -1,5 +1,4 @@
-import type { Known, Visit } from '@overhaul/core/run-sheet/known'
-import { knownOf } from '@overhaul/core/run-sheet/known'
+import { knownOf, type Visit } from '@overhaul/core/run-sheet/known'
 import type { Entry, EntryBody } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
 import { workChosen } from '@overhaul/core/stand/work-chosen'
@@ -62,7 +61,7 @@ const worksOf = (family: string) => FAMILIES.find(({ id }) => id === family)?.wo
 
 /** A visit walked to its end by a hand that does as it is told. */
 function visit(hardware: Hardware, kind: Kind, day: number, before: readonly Visit[]) {
-  const known: Known = knownOf({ openedAt: dayOf(day), complaint: kind.complaint }, before)
+  const known = knownOf({ openedAt: dayOf(day), complaint: kind.complaint }, before)
   const { log } = walk(hardware, workChosen(worksOf(kind.family), kind.work), 'B', known)
   const ending: EntryBody = kind.ends ?? { kind: 'release', initials: '4', lookAgain: '2026-09-01' }
   const last: Entry = { ...ending, id: `end-${day}`, at: dayOf(day), by: '4', seq: log.length + 1 }

@@ -2,6 +2,7 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
+import type { Subject } from '@overhaul/core/sheet/subject'
 import type { Workshop } from '@overhaul/core/sheet/workshop'
 import { sayWhen } from '@overhaul/core/stand/when'
 import QRCode from 'qrcode'
@@ -22,11 +23,9 @@ const DRAWING_HIGH = 170
 /** Of what is read only when asked for, points. */
 const SMALL = 7
 
-/** Whose paper it is. */
-export interface Whose {
-  readonly jobNumber: number
+/** Whose paper it is, all of it known. */
+export interface Whose extends Subject {
   readonly complaint: string
-  readonly bicycle: string
   readonly code: string
   /** Both ends of the bicycle, as its tag says them. */
   readonly ends: readonly string[]

@@ -7,14 +7,7 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const put = async (body: unknown) => {
-  const response = await fetch(shop.url('workshop'), {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  })
-  return { status: response.status, body: await response.json() }
-}
+const put = (body: unknown) => shop.call('PUT', 'workshop', body)
 
 const TOLD = { name: 'Lockside Hire', address: '3 Lock Lane', telephone: '01632 960 117' }
 

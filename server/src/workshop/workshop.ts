@@ -1,4 +1,4 @@
-import type { Workshop } from '@overhaul/core/sheet/workshop'
+import { MOST_LETTERS, type Workshop } from '@overhaul/core/sheet/workshop'
 import { Router } from 'express'
 import Joi from 'joi'
 import { answer } from '../app/answer.ts'
@@ -9,9 +9,9 @@ import type { Store } from '../db/store.ts'
 import { THE_WORKSHOP, workshopIn } from '../db/workshop.ts'
 
 const TOLD = Joi.object<Workshop>({
-  name: LINE(80).required(),
-  address: LINE(160).required(),
-  telephone: LINE(40).required(),
+  name: LINE(MOST_LETTERS.name).required(),
+  address: LINE(MOST_LETTERS.address).required(),
+  telephone: LINE(MOST_LETTERS.telephone).required(),
 })
 
 /** Who prints: asked once, printed on everything. */

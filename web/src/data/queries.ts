@@ -205,7 +205,6 @@ export const useJobNumbered = (number: number | undefined) =>
     enabled: number !== undefined,
   })
 
-/** A tag by its code: whose it is, and its picture where the workshop is shared. */
 const WORKSHOP = ['workshop'] as const
 
 /** Whose papers they are. */
@@ -213,5 +212,6 @@ export const useWorkshop = () => useQuery({ queryKey: WORKSHOP, queryFn: api.wor
 
 export const refreshWorkshop = () => queryClient.invalidateQueries({ queryKey: WORKSHOP })
 
+/** A tag by its code: whose it is, and its picture where the workshop is shared. */
 export const useTag = (code: string) =>
   useQuery({ queryKey: ['tag', code], queryFn: () => api.tag(code), enabled: code !== '', retry: false })

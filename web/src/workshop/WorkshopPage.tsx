@@ -1,4 +1,4 @@
-import { letterhead, UNNAMED, type Workshop } from '@overhaul/core/sheet/workshop'
+import { letterhead, MOST_LETTERS, type Workshop } from '@overhaul/core/sheet/workshop'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, sayFailed } from '../data/api.ts'
@@ -11,9 +11,9 @@ import { Title } from '../ui/Title.tsx'
 import { Complaint, Label, Slate } from '../ui/words.tsx'
 
 const FIELDS = [
-  { id: 'name', label: 'Name of the workshop', most: 80, width: 300 },
-  { id: 'address', label: 'Address, one line', most: 160, width: 420 },
-  { id: 'telephone', label: 'Telephone', most: 40, width: 200 },
+  { id: 'name', label: 'Name of the workshop', width: 300 },
+  { id: 'address', label: 'Address, one line', width: 420 },
+  { id: 'telephone', label: 'Telephone', width: 200 },
 ] as const
 
 /** Whose papers they are: asked once, printed on every sheet, slip and tag. */
@@ -40,23 +40,21 @@ export default function WorkshopPage() {
 function Form({ told }: { told: Workshop }) {
   const [typed, setTyped] = useState(told)
   const tell = useMutation({ mutationFn: api.tellWorkshop, onSuccess: refreshWorkshop })
-  const isTold = FIELDS.every(({ id }) => typed[id].trim() === told[id])
+  const { name, address, telephone } = typed
+  const meant: Workshop = { name: name.trim(), address: address.trim(), telephone: telephone.trim() }
+  const isTold = FIELDS.every(({ id }) => meant[id] === told[id])
   const head = letterhead(told)
-  const send = () => {
-    const trimmed = Object.fromEntries(FIELDS.map(({ id }) => [id, typed[id].trim()]))
-    tell.mutate({ ...UNNAMED, ...trimmed })
-  }
   return (
     <>
       <p>Asked once; it stands at the head of every job sheet, slip and tag. What is left empty is not printed.</p>
-      <FormRow label="The workshop" onDone={send}>
-        {FIELDS.map(({ id, label, most, width }) => (
+      <FormRow label="The workshop" onDone={() => tell.mutate(meant)}>
+        {FIELDS.map(({ id, label, width }) => (
           <TextField
             key={id}
             label={label}
             value={typed[id]}
             onChange={(text) => setTyped({ ...typed, [id]: text })}
-            maxLength={most}
+            maxLength={MOST_LETTERS[id]}
             width={width}
           />
         ))}
