@@ -17,7 +17,8 @@ type Kept = Established<number | string>
 export type CarriedReadings = Readonly<Record<string, Kept>>
 
 const YEAR_MS = 365.25 * 24 * 3600 * 1000
-const yearOf = (at: string): number => Date.parse(at) / YEAR_MS
+/** A moment in years, from any beginning. */
+export const yearOf = (at: string): number => Date.parse(at) / YEAR_MS
 
 /** Asked anew where the chance that it left its window, or changes the verdict, is over 1 in 50: a half of that either way. */
 export const SIGMAS = 2.326

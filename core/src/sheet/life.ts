@@ -1,9 +1,9 @@
 import type { LengthUnit } from '../quantity/quantity.ts'
-import { pointsOf, standingPoints } from '../run-sheet/carried.ts'
+import { pointsOf, standingPoints, yearOf } from '../run-sheet/carried.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { showAnswer } from '../stand/show.ts'
 import { upper } from '../stand/words.ts'
-import { FARTHEST_YEARS, type Lasts, lasts } from '../wear/slope.ts'
+import { FARTHEST_YEARS, type Lasts, lasts, sinceChanged } from '../wear/slope.ts'
 import { setBy } from './found.ts'
 
 const WEEKS = 52.18
@@ -45,12 +45,15 @@ export function lifeLines(job: Job, length: LengthUnit): readonly string[] {
     const left = Math.abs(now.value - limit)
     const isOver = (now.value - limit) * Math.sign(spec.keeps.perYear) >= 0
     if (!Number.isFinite(limit) || isOver) return []
-    const read = pointsOf(points.get(spec.id) ?? [])
-    if (read.length === 0) return []
+    const readings = points.get(spec.id) ?? []
+    const read = sinceChanged(pointsOf(readings), spec.keeps, spec.sd)
+    const readOn = readings.at(-1)?.at
+    if (readOn === undefined || read.length === 0) return []
+    const today = yearOf(now.carried && known.openedAt !== undefined ? known.openedAt : readOn)
     const rate = read.length > 1 ? 'by this brake’s own visits' : 'by a year of hire as we estimate it'
     const show = (value: number) => showAnswer(kit, spec.id, value, length)
     return [
-      `${upper(spec.title)}: ${show(left)} to its limit of ${show(limit)}, ${saySpan(lasts(read, spec.keeps, spec.sd, limit))}, ${rate}`,
+      `${upper(spec.title)}: ${show(left)} to its limit of ${show(limit)}, ${saySpan(lasts(read, spec.keeps, spec.sd, limit, today))}, ${rate}`,
     ]
   })
 }

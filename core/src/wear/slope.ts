@@ -29,7 +29,7 @@ const USE_CHANGES = 0.5
 export const ANOTHER_SIGMAS = 3 * Math.SQRT2
 
 /** The points since the last that grew back: another part was put in, and nobody wrote it down. */
-function sinceChanged(points: readonly Point[], { perYear }: Drift, readSd: number): readonly Point[] {
+export function sinceChanged(points: readonly Point[], { perYear }: Drift, readSd: number): readonly Point[] {
   const grewBack = points.findLastIndex((point, index) => {
     const before = points[index - 1]
     const against = before ? (point.value - before.value) * -Math.sign(perYear) : 0
@@ -73,7 +73,7 @@ export function forecast(all: readonly Point[], book: Drift, readSd: number, yea
   }
 }
 
-/** How long something that wears will last, in years from its last reading; missing beyond `FARTHEST_YEARS`. */
+/** How long something that wears will last, in years from now; missing beyond `FARTHEST_YEARS`. */
 export interface Lasts {
   readonly expected?: number
   /** So soon it is gone one time in twenty. */
@@ -91,12 +91,11 @@ function firstWhen(gone: (years: number) => boolean): number | undefined {
   return gone(FARTHEST_YEARS) ? bisect(0, FARTHEST_YEARS, (years) => !gone(years)) : undefined
 }
 
-/** When a reading that wears comes to its limit, by the same line as `forecast`; from its last point. */
-export function lasts(points: readonly Point[], book: Drift, readSd: number, limit: number): Lasts {
+/** When a reading that wears comes to its limit, by the same line as `forecast`, counted from the year `now`. */
+export function lasts(points: readonly Point[], book: Drift, readSd: number, limit: number, now: number): Lasts {
   const way = Math.sign(book.perYear)
-  const from = points.at(-1)?.year ?? 0
   const goneBy = (sigmas: number) => (years: number) => {
-    const { mean, sd } = forecast(points, book, readSd, from + years)
+    const { mean, sd } = forecast(points, book, readSd, now + years)
     return (mean + way * sigmas * sd - limit) * way >= 0
   }
   const [expected, soonest] = [firstWhen(goneBy(0)), firstWhen(goneBy(ONE_IN_TWENTY))]
