@@ -28,6 +28,7 @@ export const cableAdjusters = (d: Dimensions, input = 'cable'): readonly Adjuste
     step: 0.5,
     plus: 'Let cable out at the anchor',
     minus: 'Take cable in at the anchor',
+    done: { plus: 'Cable let out at the anchor', minus: 'Cable taken in at the anchor' },
     input,
     book: 1,
     effectSpread: 0,

@@ -35,6 +35,8 @@ export interface Contact {
   readonly brief?: string
   /** That it is brought there and moved by so much, in few words; absent: wound in by its own words, then back. */
   readonly say?: (amount: number) => string
+  /** The same once it was done. */
+  readonly done?: (amount: number) => string
 }
 
 /** How it is found best. */
@@ -53,6 +55,8 @@ export interface AdjusterSpec {
   /** What the hand does for a positive and for a negative amount: “Left screw in”. */
   readonly plus: string
   readonly minus: string
+  /** The same once it was done, where it is said as a command. */
+  readonly done?: { readonly plus: string; readonly minus: string }
   /** The model input it drives and the book effect on it, per unit. */
   readonly input: string
   readonly book: number

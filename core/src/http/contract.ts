@@ -6,6 +6,7 @@ import type { Visit } from '../run-sheet/known.ts'
 import type { StationStatus } from '../run-sheet/line.ts'
 import type { Told } from '../run-sheet/told.ts'
 import type { Before } from '../sheet/found.ts'
+import type { EndsStand } from '../sheet/tag.ts'
 import type { Workshop } from '../sheet/workshop.ts'
 import type { Entry } from '../stand/entries.ts'
 import type { Hardware } from '../stand/hardware.ts'
@@ -109,6 +110,8 @@ export interface TagRecord {
   readonly name: string
   /** Both ends, as the tag says them. */
   readonly ends: readonly string[]
+  /** The same, for a program. */
+  readonly standing: EndsStand
   readonly address?: string
   readonly qr?: string
 }

@@ -5,13 +5,13 @@ import type { Job } from '../run-sheet/job.ts'
 import type { StepStatus } from '../run-sheet/step-state.ts'
 import { describe } from '../stand/describe.ts'
 import type { Naming } from '../stand/entry-kind.ts'
-import { sayMove, sayTurn } from '../stand/show.ts'
+import { sayMade } from '../stand/show.ts'
 import { lower, upper } from '../stand/words.ts'
 
 /** What was moved by hand after it floated, which the Stand asks of nobody. */
 function shifted(spec: AdjusterSpec, after: readonly { readonly amount: number }[], length: LengthUnit): string {
   const amount = after.reduce((sum, each) => sum + each.amount, 0)
-  return Math.abs(amount) < 1e-9 ? '' : `, then ${lower(sayTurn(spec, amount, length))}`
+  return Math.abs(amount) < 1e-9 ? '' : `, then ${lower(sayMade(spec, { amount }, length))}`
 }
 
 /** What was turned in all, adjuster by adjuster; one that was wound in to contact is told from there. */
@@ -26,9 +26,9 @@ function turnedLines({ kit, model, state }: Job, length: LengthUnit): readonly s
     const amount = since.reduce((sum, each) => sum + each.amount, 0)
     const goes = told.length > 1 ? `, in ${told.length} goes` : ''
     if (first.from && spec.contact?.gives)
-      return [`${sayMove(spec, first, length)}${shifted(spec, after, length)}${goes}`]
+      return [`${sayMade(spec, first, length)}${shifted(spec, after, length)}${goes}`]
     if (Math.abs(amount) < 1e-9) return [`${upper(spec.title)} turned, and back where it was${goes}`]
-    return [`${sayMove(spec, { amount, from: first.from }, length)}${goes}`]
+    return [`${sayMade(spec, { amount, from: first.from }, length)}${goes}`]
   })
 }
 

@@ -6,6 +6,7 @@ import { circumstancesOf, sheetOf } from '../run-sheet/status.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { upper } from '../stand/words.ts'
 import type { Subject } from './subject.ts'
+import { type EndsStand, otherWaits, sayEnds } from './tag.ts'
 import { letterhead } from './workshop.ts'
 
 /** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
@@ -14,7 +15,7 @@ export interface Handover {
   readonly from: string
   readonly heading: string
   readonly result: string
-  /** Why it is not to be ridden; empty once released. */
+  /** Why it is not to be ridden; empty once released, and the other brake’s work ended well. */
   readonly unfit: readonly string[]
   readonly parts: readonly { readonly title: string; readonly lines: readonly string[] }[]
   readonly cautions: readonly string[]
@@ -39,8 +40,8 @@ function afterPuncture(job: Job): readonly string[] {
 }
 
 export interface SlipSubject extends Subject {
-  /** Both ends of the bicycle, as its tag says them. */
-  readonly ends?: readonly string[]
+  /** How the brakes at both ends of the bicycle stand. */
+  readonly ends?: EndsStand
 }
 
 /** The slip of a job: how brake and wheel open and close, bedding-in, what was left open, the next look. */
@@ -52,6 +53,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
     const why = state.skipped[status.step.id]
     return why === undefined || status.state !== 'skipped' ? [] : [sayPassed(status, why)]
   })
+  const waits = subject.ends && otherWaits(subject.ends, hardware.end)
   const leftOpen = { title: 'Left open', lines: skipped }
   return {
     from: letterhead(subject.from),
@@ -64,7 +66,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
         : state.parked
           ? `Not released, parked for ${state.parked.why}: do not ride.`
           : 'Not released: do not ride.',
-    unfit: sayFindings(findingsOf(job, advice)),
+    unfit: [...sayFindings(findingsOf(job, advice)), ...(released && waits ? [waits] : [])],
     // A bicycle that is not to be ridden is handed over without a word of riding it.
     parts: (released
       ? [
@@ -77,7 +79,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
           { title: 'After a puncture', lines: afterPuncture(job) },
           ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
           leftOpen,
-          { title: 'Both brakes', lines: (subject.ends ?? []).map(upper) },
+          { title: 'Both brakes', lines: (subject.ends ? sayEnds(subject.ends) : []).map(upper) },
           {
             title: 'The next look',
             lines: [

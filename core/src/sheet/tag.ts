@@ -28,3 +28,11 @@ export const sayEnds = (ends: EndsStand): readonly string[] =>
     const { state, lookAgain } = ends[end] ?? { state: 'none' }
     return `${end}: ${SAYS[state]}${state === 'released' && lookAgain ? `, next look by ${sayDay(lookAgain)}` : ''}`
   })
+
+/** Why a bicycle is not ridden though the brake at this end is released: the other end’s work is not at its end, or ended ill. */
+export function otherWaits(ends: EndsStand, here: End): string | undefined {
+  const other = ENDS.find((end) => end !== here) as End
+  const state = ends[other]?.state
+  if (state !== 'open' && state !== 'closed') return undefined
+  return `The bicycle is not to be ridden yet: its ${other} brake is ${state === 'open' ? SAYS.open : 'closed as not to be ridden'}.`
+}

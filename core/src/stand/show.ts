@@ -64,6 +64,20 @@ export function sayMove(
   return `${inward} ${FROM_CONTACT[from.contact]}, then ${lower(said)}`
 }
 
+/** A move once it was made, as a sheet has it: “Cable let out at the anchor 2.0 mm”. */
+export function sayMade(
+  spec: AdjusterSpec,
+  move: { readonly amount: number; readonly from?: From | undefined },
+  length: LengthUnit = 'mm',
+): string {
+  const { contact } = spec
+  return sayMove(
+    { ...spec, ...spec.done, ...(contact?.done && { contact: { ...contact, say: contact.done } }) },
+    move,
+    length,
+  )
+}
+
 /** What a turn began from. */
 const FROM_CONTACT = {
   ear: 'to the first scrape on a turning wheel',

@@ -6,7 +6,6 @@ import { NOTHING_KNOWN } from '@overhaul/core/run-sheet/known'
 import { runLine } from '@overhaul/core/run-sheet/line'
 import { type Stand, standAfter } from '@overhaul/core/run-sheet/stand'
 import { type Told, tellNext } from '@overhaul/core/run-sheet/told'
-import { sayEnds } from '@overhaul/core/sheet/tag'
 import type { Ending } from '@overhaul/core/stand/draft'
 import type { Entry } from '@overhaul/core/stand/entries'
 import type { Hardware } from '@overhaul/core/stand/hardware'
@@ -181,7 +180,7 @@ export class Bench {
       complaint: job.complaint,
       bicycle: bicycle.name,
       code: bicycle.code ?? '',
-      ends: sayEnds(await endsOf(this.db, bicycle.id)),
+      ends: await endsOf(this.db, bicycle.id),
       from: await workshopIn(this.db),
     }
     return ok({ whose, hardware, known, entries, parts: await heldBy(this.db, jobId) })

@@ -106,7 +106,7 @@ const whoseOf = ({ complaint }: Kind): Whose => ({
   complaint,
   bicycle: 'Hire 12',
   code: 'K7WXZ',
-  ends: ['front: released, next look by Tue 1 Sep 2026', 'rear: released, next look by Tue 1 Sep 2026'],
+  ends: { front: { state: 'released', lookAgain: '2026-09-01' }, rear: { state: 'released', lookAgain: '2026-09-01' } },
   from: { name: 'Lockside Hire', address: '3 Lock Lane', telephone: '01632 960 117' },
 })
 

@@ -3,6 +3,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import type { Subject } from '@overhaul/core/sheet/subject'
+import { type EndsStand, sayEnds } from '@overhaul/core/sheet/tag'
 import type { Workshop } from '@overhaul/core/sheet/workshop'
 import { sayWhen } from '@overhaul/core/stand/when'
 import QRCode from 'qrcode'
@@ -27,8 +28,8 @@ const SMALL = 7
 export interface Whose extends Subject {
   readonly complaint: string
   readonly code: string
-  /** Both ends of the bicycle, as its tag says them. */
-  readonly ends: readonly string[]
+  /** How the brakes at both ends of the bicycle stand. */
+  readonly ends: EndsStand
   readonly from: Workshop
 }
 
@@ -119,7 +120,8 @@ export interface HandoverHow {
 
 /** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
 export async function handoverPdf(job: Job, whose: Whose, { paper, address }: HandoverHow): Promise<Uint8Array> {
-  const { bicycle, code, ends } = whose
+  const { bicycle, code } = whose
+  const ends = sayEnds(whose.ends)
   const slip = handoverOf(job, whose)
   const page = await TypeSetter.start({
     title: slip.heading,

@@ -22,12 +22,14 @@ export function tagRoutes(store: Store, places: () => readonly string[]): Router
         'code',
         `No bicycle of this workshop has the code “${code}”. It stands on its tag.`,
       )
+    const standing = await endsOf(store.db, bicycle.id)
     const address = tagAddress(places(), code)
     answer(response, 'GET tags/:code', {
       code,
       bicycleId: bicycle.id,
       name: bicycle.name,
-      ends: sayEnds(await endsOf(store.db, bicycle.id)),
+      ends: sayEnds(standing),
+      standing,
       ...(address && { address, qr: await QRCode.toString(address, { type: 'svg', margin: 1 }) }),
     })
   })

@@ -48,7 +48,7 @@ export default function HandoverPage() {
     jobNumber: record.job.number,
     bicycle: record.bicycle.name,
     code,
-    ...(tag && { ends: tag.ends }),
+    ...(tag && { ends: tag.standing }),
     ...(workshop && { from: workshop }),
   })
   return (

@@ -70,6 +70,7 @@ const SHIFTED: Omit<AdjusterSpec, 'input'> = {
   step: 0.1,
   plus: 'Move the caliper away from the wheel',
   minus: 'Move the caliper towards the wheel',
+  done: { plus: 'Caliper moved away from the wheel', minus: 'Caliper moved towards the wheel' },
   book: -1,
   creep: {
     sd: 0.05,
@@ -107,6 +108,10 @@ const FLOAT = 'Float the caliper, squeeze and hold, tighten by turns'
 const HOW_TO_FLOAT =
   'Both bolts loose until the body slides by itself; the lever held on; the top bolt a little, the bottom a little, then by turns to their figure while it is held. Never squeeze with the rotor out.'
 
+const FLOATED = 'Caliper floated, squeezed and held, tightened by turns'
+const withCard = (amount: number): string =>
+  amount === 0 ? '' : `; a card of ${(2 * Math.abs(amount)).toFixed(1)} mm between rotor and ${cardAt(amount)} pad`
+
 const cardAt = (amount: number): string => (amount < 0 ? 'inner' : 'outer')
 
 /** Both pads close on the rotor: a body that floats comes to lie where both gaps are alike, but for what the bolts move it. */
@@ -118,10 +123,8 @@ const floated = (): AdjusterSpec => ({
     sd: { float: 0.06 },
     gives: [...CARDS_MM.map((mm) => -mm / 2).toReversed(), 0, ...CARDS_MM.map((mm) => mm / 2)],
     brief: 'Float the caliper',
-    say: (amount) =>
-      amount === 0
-        ? FLOAT
-        : `${FLOAT}; a card of ${(2 * Math.abs(amount)).toFixed(1)} mm between rotor and ${cardAt(amount)} pad`,
+    say: (amount) => `${FLOAT}${withCard(amount)}`,
+    done: (amount) => `${FLOATED}${withCard(amount)}`,
   },
   how: (amount) =>
     amount === 0

@@ -59,10 +59,9 @@ export function discFamily(id: string, title: string, kind: DiscKind): Family {
         runoutMm: d.rotorRunoutMm,
       }),
     }),
-    opens:
-      'Nothing of the brake is opened: the wheel comes out by its own fastening. While it is out the lever is not squeezed; a clean card between the pads keeps them apart.',
+    opens: 'Nothing of the brake is opened: the wheel comes out by its own fastening.',
     puncture: [
-      'Out: let the rotor cool and keep fingers off its track. The lever is not squeezed while the wheel is out.',
+      'Out: let the rotor cool and keep fingers off its track. The lever is not squeezed while the wheel is out; a clean card between the pads keeps them apart.',
       'In: rotor into the slot between the pads, wheel pushed fully home in both dropouts, then closed. Squeeze several times before riding. A rub that was not there before: loosen, push home and close once more.',
     ],
     drawings: async () => (await import('./drawings/drawings.ts')).discDrawings(kind),

@@ -43,8 +43,7 @@ export const drumFamily: Family = compose({
     ],
     worked: shoesAt(dimensions, here, SHOWN_KPA),
   }),
-  opens:
-    'The brake stays closed. For a flat tyre its strap and cable come off first, and go back on before the nuts are tight: a reaction arm that is not strapped is not to be ridden.',
+  opens: 'The brake stays closed. A reaction arm that is not strapped is not to be ridden.',
   wheelCloses: ['Nuts: tight on both sides, the reaction arm strapped. Unsure, let somebody look before it is ridden.'],
   puncture: [
     'Out: cable off the brake arm, strap off the reaction arm, then both nuts; see how the washers lie.',

@@ -103,6 +103,7 @@ export const wholeCaliper = (padReachMm: number): AdjusterSpec => ({
   step: 0.25,
   plus: 'Turn the caliper, pads to the left',
   minus: 'Turn the caliper, pads to the right',
+  done: { plus: 'Caliper turned, pads to the left', minus: 'Caliper turned, pads to the right' },
   input: 'balance',
   book: 2 / padReachMm,
   effectSpread: 0.12,

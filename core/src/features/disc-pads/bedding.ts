@@ -1,3 +1,4 @@
+import type { Section } from '../../brake/family.ts'
 import type { OnStand } from '../../brake/on-stand.ts'
 import type { ReadingSpec } from '../../brake/reading.ts'
 import type { StepSpec } from '../../brake/step.ts'
@@ -69,11 +70,17 @@ export const BEDDED_LOOKED: StepSpec = {
   when: (here) => somethingNew(here) && (here.number('beddedStops') ?? 0) > 0,
 }
 
-/** How far bedding-in came, for the sheet. */
-export function beddingLines({ number }: OnStand, isNew: boolean): readonly string[] {
-  const made = number('beddedStops')
+const isBedded = ({ number }: OnStand): boolean => (number('beddedStops') ?? 0) >= STOPS.low
+
+/** How far bedding-in came; whoever rides it hears of it while there is something left to do. */
+export function beddingSection(stand: OnStand, isNew: boolean): Section {
+  return { title: 'Bedding-in', lines: beddingLines(stand, isNew), ...(!isBedded(stand) && { forRider: true }) }
+}
+
+function beddingLines(stand: OnStand, isNew: boolean): readonly string[] {
+  const made = stand.number('beddedStops')
   if (made === undefined && !isNew) return []
-  if (made === undefined || made < STOPS.low)
+  if (!isBedded(stand))
     return [
       `Open: ${made ?? 0} of ${STOPS.low}–${STOPS.high} firm stops made, from about ${FROM_KMH} km/h to walking pace. It brakes less until they are.`,
     ]

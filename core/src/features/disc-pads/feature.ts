@@ -2,7 +2,7 @@ import type { Feature } from '../../brake/feature.ts'
 import { WORK } from '../../brake/work.ts'
 import type { DiscKind } from '../disc-caliper/kind.ts'
 import { ROTOR_WORK } from '../rotor/rotor-change.ts'
-import { BEDDED_LOOKED, BEDDING_READING, BEDDING_STEP, beddingLines } from './bedding.ts'
+import { BEDDED_LOOKED, BEDDING_READING, BEDDING_STEP, beddingSection } from './bedding.ts'
 import { PAD_TRAITS, PADS_LOOK, PADS_WORK, padSeen, padSteps } from './pad-change.ts'
 import { DISC_PAD_READINGS, DISC_PAD_SEEN } from './readings.ts'
 
@@ -22,7 +22,5 @@ export const discPadsFeature = (kind: DiscKind): Feature => ({
     'confirm:wheel-back': 'the wheel was out',
     'confirm:caliper-off': 'the caliper was off',
   },
-  sections: (at) => [
-    { title: 'Bedding-in', lines: beddingLines(at, NEW_WORKS.has(at.seen(WORK) ?? '')), forRider: true },
-  ],
+  sections: (at) => [beddingSection(at, NEW_WORKS.has(at.seen(WORK) ?? ''))],
 })
