@@ -10,6 +10,7 @@ export const lookedOver = (own: {
   readonly cautions?: StepSpec['cautions']
 }): StepSpec => ({
   id: 'looked-over',
+  posture: 'walk-round',
   station: 'mount',
   standsOn: ['swap:brake', 'swap:wheel'],
   before: 'untouched',

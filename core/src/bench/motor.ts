@@ -56,6 +56,7 @@ export const motorHere = ({ trait }: Circumstances): boolean => trait('motorAt')
 /** Asked once of a bicycle. */
 export const motorAsked: StepSpec = {
   id: 'motor-asked',
+  posture: 'walk-round',
   station: 'wheel',
   title: 'motor or none',
   say: 'Look whether a motor drives this bicycle, and where it sits.',

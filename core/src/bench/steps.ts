@@ -61,6 +61,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'wheel-fast',
+    posture: 'walk-round',
     station: 'wheel',
     standsOn: ['swap:wheel'],
     shorthand: 'fast',
@@ -103,6 +104,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'hub-play',
+    posture: 'walk-round',
     station: 'wheel',
     standsOn: ['confirm:wheel-seated'],
     shorthand: 'hub',
@@ -136,6 +138,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'cable-match',
+    posture: 'walk-round',
     station: 'match',
     title: 'housing and inner fit for a brake',
     say: 'Look at the housing, its ends, and the inner at the anchor and in the lever.',
@@ -154,6 +157,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'own-hardware',
+    posture: 'walk-round',
     station: 'match',
     title: 'nothing stands in for the brake’s own parts',
     say: 'Look at the anchor: are bolt and washer the brake’s own, the inner straight?',
@@ -164,6 +168,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'untouched',
+    posture: 'walk-round',
     station: 'mount',
     standsOn: ['swap:cable', 'swap:brake', 'swap:lever'],
     shorthand: 'bolts',
@@ -197,6 +202,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   ...LEVER_STEPS,
   {
     id: 'cable-run',
+    posture: 'walk-round',
     station: 'cable',
     standsOn: ['swap:cable', 'swap:housing', 'swap:lever', 'swap:brake'],
     shorthand: 'run',
@@ -216,6 +222,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'cable-smooth',
+    posture: 'lever',
     station: 'cable',
     title: 'inner runs smoothly',
     say: ({ cableAnew }) =>
@@ -284,6 +291,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'hard-squeezes',
+    posture: 'lever',
     station: 'bite',
     standsOn: CLAMPED_ANEW,
     shorthand: 'squeeze',
@@ -314,6 +322,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'fasteners',
+    posture: 'walk-round',
     station: 'tighten',
     standsOn: ['swap:brake', 'confirm:mount-fitted'],
     shorthand: 'tight',
@@ -402,6 +411,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'walk-test',
+    posture: 'walk',
     station: 'prove',
     standsOn: [...MOVED, 'confirm:axle-loosened'],
     shorthand: 'walk',

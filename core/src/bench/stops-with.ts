@@ -31,6 +31,7 @@ export const askedOf = ({ traits }: Pick<Here, 'traits'>): number => (traits.sto
 
 export const stopsWithAsked: StepSpec = {
   id: 'stops-with',
+  posture: 'walk-round',
   station: 'match',
   title: 'stops alone or with the other brake',
   say: 'A heavy load: ask whether this brake must stop it alone, or both together.',

@@ -2,6 +2,7 @@ import type { CautionId } from '../reference/cautions.ts'
 import type { End } from './dimension.ts'
 import type { Fact } from './graph.ts'
 import type { Looked, OnStand } from './on-stand.ts'
+import type { PostureId } from './posture.ts'
 import type { StationId } from './station.ts'
 
 /** What a computed step comes to. */
@@ -95,6 +96,8 @@ export type Exemption =
 export interface Step {
   readonly id: string
   readonly station: StationId
+  /** How the hand stands as it looks or feels here; work that is a card of its own has none. */
+  readonly posture?: PostureId
   /** Bench shorthand that confirms it: `wheel ok`, or `wheel no`. */
   readonly shorthand?: string
   /** The hand's action, as a good foreman would say it: one line of at most 16 words. */

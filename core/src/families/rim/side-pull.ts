@@ -51,6 +51,7 @@ const CABLE_SIDE_SEEN: SeenSpec = {
 
 const CABLE_SIDE_STEP: StepSpec = {
   id: 'cable-side',
+  posture: 'walk-round',
   station: 'match',
   before: 'cable-match',
   title: 'side the cable comes to',

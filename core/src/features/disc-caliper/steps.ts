@@ -134,6 +134,7 @@ export const caliperSteps = (kind: DiscKind): readonly StepSpec[] => [
   {
     ...LIGHT,
     id: 'light-through',
+    posture: 'walk-round',
     station: 'pads',
     say: 'Look through the caliper against a light, before anything is turned.',
     when: (here) => !wasOff(here),
@@ -202,6 +203,7 @@ export const caliperSteps = (kind: DiscKind): readonly StepSpec[] => [
   },
   {
     id: 'spin',
+    posture: 'lever',
     station: 'prove',
     before: 'wheel-fastened',
     title: 'wheel spins free',

@@ -296,6 +296,7 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
   },
   {
     id: 'pads-sound',
+    posture: 'walk-round',
     station: 'pads',
     title: 'pads sound and clean',
     say: 'Measure how thick both pads still are, and look at their faces.',
@@ -314,6 +315,7 @@ export const padSteps = (kind: DiscKind): readonly StepSpec[] => [
   },
   {
     id: 'pads-kept',
+    posture: 'walk-round',
     station: 'pads',
     standsOn: [...PADS_NEW, 'swap:brake', ...SHOES_LOOSE],
     shorthand: 'kept',

@@ -58,6 +58,7 @@ export const DRUM_STEPS: readonly StepSpec[] = [
   CABLE_BACK,
   {
     id: 'reaction-arm',
+    posture: 'walk-round',
     station: 'mount',
     standsOn: ['confirm:wheel-seated', 'confirm:plate-off', 'swap:brake', 'swap:wheel', 'confirm:axle-loosened'],
     shorthand: 'strap',
@@ -90,6 +91,7 @@ export const DRUM_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'drag-free',
+    posture: 'lever',
     station: 'centre',
     title: 'wheel spins free',
     say: 'Spin the wheel, squeeze, let go, and spin it again: nothing drags.',

@@ -5,6 +5,7 @@ import { GUIDE_BOOT, GUIDE_PIPE } from './readings.ts'
 const GUIDE_STEPS: readonly StepSpec[] = [
   {
     id: 'guide-boot',
+    posture: 'walk-round',
     station: 'match',
     before: 'pad-match',
     title: 'guide pipe hooked, its boot on',

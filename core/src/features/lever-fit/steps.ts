@@ -22,6 +22,7 @@ export const LEVER_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'front-hand',
+    posture: 'walk-round',
     station: 'lever',
     title: 'which hand works the front brake',
     say: 'Ask which hand works the front brake on this bicycle.',

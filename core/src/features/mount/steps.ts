@@ -120,6 +120,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'arms-free',
+    posture: 'walk-round',
     station: 'mount',
     standsOn: ['confirm:boss-ready', 'confirm:boss-tight', 'swap:brake'],
     shorthand: 'arms',
@@ -143,6 +144,7 @@ export const BOSS_STEPS: readonly StepSpec[] = [
 export const BOLT_STEPS: readonly StepSpec[] = [
   {
     id: 'caliper-sits',
+    posture: 'walk-round',
     station: 'mount',
     title: 'caliper square over the wheel',
     say: 'From the front: does the caliper stand square over the wheel?',
@@ -154,6 +156,7 @@ export const BOLT_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pivot-play',
+    posture: 'walk-round',
     station: 'mount',
     standsOn: ['swap:brake'],
     shorthand: 'pivot',

@@ -26,6 +26,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   ...BEFORE_THE_PADS,
   {
     id: 'pad-match',
+    posture: 'walk-round',
     station: 'match',
     title: 'pads made for this rim',
     say: 'Look what the rim is made of, and what the pads are made for.',
@@ -59,6 +60,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pads-sound',
+    posture: 'walk-round',
     station: 'pads',
     title: 'pads sound and evenly worn',
     say: 'Measure how thick both pads still are, and look at their faces.',
@@ -72,6 +74,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pads-direction',
+    posture: 'walk-round',
     station: 'pads',
     title: 'closed ends of the shoes forward',
     say: 'Look at each shoe: its closed end must face forward, the way the rim runs.',
@@ -83,6 +86,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pads-height',
+    posture: 'walk-round',
     station: 'pads',
     title: 'pads at their height on the track',
     say: 'Brake applied, measure track and pads, and look along the pads.',
@@ -97,6 +101,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pads-toe',
+    posture: 'walk-round',
     station: 'pads',
     title: 'pads toed in',
     say: 'Squeeze until the front of each pad touches and measure the gap at its rear edge.',
@@ -110,6 +115,7 @@ export const PAD_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'pads-tight',
+    posture: 'walk-round',
     station: 'pads',
     standsOn: ['swap:pads', 'swap:wheel', 'swap:brake', 'confirm:mount-fitted', ...SHOES_LOOSE],
     shorthand: 'pads',

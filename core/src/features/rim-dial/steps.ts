@@ -5,6 +5,7 @@ import { PADS_BACK } from '../pads/judges.ts'
 export const DIAL_STEPS: readonly StepSpec[] = [
   {
     id: 'pads-back',
+    posture: 'lever',
     station: 'centre',
     title: 'pads come back by themselves',
     say: 'Squeeze, let go at once, and watch both pads.',
@@ -18,6 +19,7 @@ export const DIAL_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'spin',
+    posture: 'lever',
     station: 'prove',
     before: 'wheel-fastened',
     title: 'wheel spins free',

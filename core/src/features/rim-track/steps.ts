@@ -16,6 +16,7 @@ export const TRACK_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'rim-sound',
+    posture: 'walk-round',
     station: 'wheel',
     title: 'rim sound',
     say: 'Measure the rim’s wall; look at its wear line, its track, its material.',

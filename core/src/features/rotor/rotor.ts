@@ -177,6 +177,7 @@ export const RUNOUT_STEP: StepSpec = {
 
 export const ROTOR_STEP: StepSpec = {
   id: 'rotor-sound',
+  posture: 'walk-round',
   station: 'wheel',
   title: 'rotor sound',
   say: 'Measure the rotor’s thickness and its runout, and look at its faces.',

@@ -1,0 +1,119 @@
+import { HELD_IN, POSTURES, type PostureId } from '../brake/posture.ts'
+import type { Step } from '../brake/step.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { judgedAs, standingPoints } from './carried.ts'
+import type { Job, Stand } from './job.ts'
+import type { Act } from './next.ts'
+import { settled, sheetOf, wantedOf } from './status.ts'
+import type { StepStatus } from './step-state.ts'
+
+/** One thing of a card, answered by entries of its own. */
+export interface Row {
+  readonly step: Step
+  readonly act: 'confirm' | 'measure'
+  /** What is looked at or measured in it; none where the hand says how it is. */
+  readonly readings: readonly string[]
+  /** What it comes to where all is sound; missing where the hand must choose or measure. */
+  readonly sound?: readonly EntryBody[]
+}
+
+/** What is done in one posture with one tool, each row an answer of its own. */
+export interface Card {
+  readonly posture: PostureId
+  readonly title: string
+  /** In the order of the sheet; the first is the act in hand. */
+  readonly rows: readonly Row[]
+}
+
+/** The postures in which numbers are taken: not before the brake was squeezed, where that is still owed. */
+const MEASURING: ReadonlySet<PostureId> = new Set(['caliper', 'rule', 'feeler', 'protractor'])
+
+/** The posture a reading is taken in, at this step. */
+function postureOf({ kit }: Stand, step: Step, id: string): PostureId | undefined {
+  const spec = kit.reading(id)
+  return spec ? HELD_IN[spec.instrument] : step.posture
+}
+
+/** What a step still asks for: of the dial-in what the advice wants read. */
+function askedAt(job: Job, { step }: StepStatus): readonly string[] {
+  if (step.done.kind === 'dialled-in') return job.advice.kind === 'measure' ? job.advice.readings : []
+  const wanted = wantedOf(step, job)
+  const missing = wanted.filter((id) => job.state.readings[id]?.status !== 'current')
+  return missing.length > 0 ? missing : wanted
+}
+
+/** What an earlier visit answered, still standing on what it stood on; else the only answer that is well. */
+function soundAnswer(job: Job, id: string): EntryBody | undefined {
+  const { kit, state, known, family } = job
+  const own = known.visits.filter(({ hardware }) => hardware.family === family.id)
+  const logs = [...own.map(({ entries }) => entries), state.standing]
+  const kept = standingPoints(kit, logs).get(id)?.at(-1)?.value
+  const well = kit.seeing(id)?.options.filter((option) => option.remedy === undefined) ?? []
+  const value = well.find((option) => option.id === kept)?.id ?? (well.length === 1 ? well[0]?.id : undefined)
+  if (value === undefined || judgedAs(job, id, value) !== 'well') return undefined
+  return { kind: 'reading', reading: id, value, unit: '' }
+}
+
+function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): readonly EntryBody[] | undefined {
+  if (step.done.kind === 'confirmed')
+    return [{ kind: 'confirm', step: step.id, ...(step.done.count && { count: step.done.count }) }]
+  const answers = readings.map((id) => soundAnswer(job, id))
+  return answers.every((each) => each !== undefined) ? answers : undefined
+}
+
+/** The row of a step in this posture; none where nothing of it is done so. */
+function rowIn(job: Job, status: StepStatus, posture: PostureId): Row | undefined {
+  const { step } = status
+  if (status.state === 'out') return undefined
+  const isConfirmed = step.done.kind === 'confirmed'
+  if (isConfirmed && step.posture !== posture) return undefined
+  const readings = isConfirmed ? [] : askedAt(job, status).filter((id) => postureOf(job, step, id) === posture)
+  if (!isConfirmed && readings.length === 0) return undefined
+  const sound = soundOf(job, status, readings)
+  return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }
+}
+
+/** Whether what comes behind a step that is still open must wait for it: work of the hand, and what settles the brake. */
+function holdsUp(job: Job, { step, state }: StepStatus, posture: PostureId): boolean {
+  const isKnown = job.known.visits.length > 0
+  if (state === 'out') return true
+  switch (step.done.kind) {
+    case 'confirmed':
+      if (step.posture === undefined || step.posture === 'walk') return true
+      return step.posture === 'lever' && MEASURING.has(posture)
+    case 'planned':
+    case 'signed':
+      return true
+    // What proves a setting waits until it is set; on a brake that was sound before it tells whether it still is.
+    case 'dialled-in':
+      return job.advice.kind !== 'measure' || (posture !== 'walk-round' && !isKnown)
+    default:
+      return wantedOf(step, job).some((id) => job.kit.seeing(id)) && step.posture === undefined
+  }
+}
+
+const inHand = (next: Act): next is Act & { readonly kind: 'confirm' | 'measure' } =>
+  next.kind === 'measure' || (next.kind === 'confirm' && next.ill === undefined)
+
+/** The posture of the act in hand. */
+function postureNow(job: Job, next: Act & { readonly kind: 'confirm' | 'measure' }): PostureId | undefined {
+  if (next.kind === 'confirm') return next.step.posture
+  const [first] = next.readings
+  return first === undefined ? undefined : postureOf(job, next.step, first)
+}
+
+/** What is done now without moving or taking another tool; undefined where that is the act in hand alone. */
+export function cardOf(job: Job): Card | undefined {
+  const { next } = job
+  if (!inHand(next)) return undefined
+  const posture = postureNow(job, next)
+  if (!posture) return undefined
+  const rows: Row[] = []
+  for (const status of sheetOf(job, job.advice)) {
+    if (settled(status.state)) continue
+    const row = rowIn(job, status, posture)
+    if (row) rows.push(row)
+    if (holdsUp(job, status, posture)) break
+  }
+  return rows.length > 1 ? { posture, title: POSTURES[posture], rows } : undefined
+}
