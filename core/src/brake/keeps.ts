@@ -21,6 +21,8 @@ export interface Carried<V> {
   readonly by: string
   /** Standard deviation today, in the reading’s unit; 0 of what is seen. */
   readonly sd: number
+  /** Of that, what may have changed since it was read: without what the gauge is unsure of. */
+  readonly moved: number
   /** As it would be by now, had it gone as fast as anything of its kind was ever seen to; missing of what does not wear. */
   readonly atWorst?: number
 }

@@ -66,8 +66,10 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId): Row | undefine
   const { step } = status
   if (status.state === 'out') return undefined
   const isConfirmed = step.done.kind === 'confirmed'
+  // Gaps, bite and reserve are read as the brake stands, one after the other: the rule lies beside the feelers.
+  const isDial = step.done.kind === 'dialled-in' && posture === 'rule'
   if (isConfirmed && step.posture !== posture) return undefined
-  const readings = isConfirmed ? [] : askedAt(job, status).filter((id) => postureOf(job, step, id) === posture)
+  const readings = isConfirmed ? [] : askedAt(job, status).filter((id) => isDial || postureOf(job, step, id) === posture)
   if (!isConfirmed && readings.length === 0) return undefined
   const sound = soundOf(job, status, readings)
   return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }
@@ -98,6 +100,7 @@ const inHand = (next: Act): next is Act & { readonly kind: 'confirm' | 'measure'
 /** The posture of the act in hand. */
 function postureNow(job: Job, next: Act & { readonly kind: 'confirm' | 'measure' }): PostureId | undefined {
   if (next.kind === 'confirm') return next.step.posture
+  if (next.step.done.kind === 'dialled-in') return 'rule'
   const [first] = next.readings
   return first === undefined ? undefined : postureOf(job, next.step, first)
 }

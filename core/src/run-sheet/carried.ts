@@ -20,7 +20,10 @@ const YEAR_MS = 365.25 * 24 * 3600 * 1000
 /** A moment in years, from any beginning. */
 export const yearOf = (at: string): number => Date.parse(at) / YEAR_MS
 
-/** Asked anew where the chance that it left its window, or changes the verdict, is over 1 in 50: a half of that either way. */
+/**
+ * Asked anew where the chance that it left its window since it was read, or changes the verdict, is over 1 in 50: a half of
+ * that either way. What its gauge was unsure of, it was unsure of when it was found well.
+ */
 export const SIGMAS = 2.326
 /** And where the chance that it stops a rider is over 1 in 10,000 either way: one visit in a thousand may be wrong in all. */
 export const STOP_SIGMAS = 3.72
@@ -109,7 +112,7 @@ function candidates(family: Family, kit: Kit, { visits, openedAt, complaints }: 
     const keeps = spec?.keeps ?? kit.seeing(id)?.keeps
     const last = readings.at(-1)
     if (!last || keeps === undefined) continue
-    if (keeps === 'hardware') found[id] = kept(last, last.value, { sd: spec?.sd ?? 0 })
+    if (keeps === 'hardware') found[id] = kept(last, last.value, { sd: spec?.sd ?? 0, moved: 0 })
     else if (spec) {
       const now = drifted(readings, keeps, spec.sd, openedAt)
       if (now && Number(now.value) >= spec.min && Number(now.value) <= spec.max) found[id] = now
@@ -142,12 +145,15 @@ function isSurelyWell(stand: Stand, id: string, { value, carried }: Kept): boole
   if (judgedAs(stand, id, value) !== 'well') return false
   if (stand.model.needed.includes(id)) return true
   if (typeof value !== 'number' || !carried || stand.kit.reading(id)?.keeps === 'hardware') return true
-  const { sd, atWorst } = carried
+  const { sd, moved, atWorst } = carried
+  const spec = stand.kit.reading(id)
+  // Nothing is below what can be: a runout of 0.1 mm is not out for what would be under 0.
+  const within = (each: number) => Math.min(spec?.max ?? each, Math.max(spec?.min ?? each, each))
   if (atWorst !== undefined && judgedAs(stand, id, atWorst) === 'stop') return false
   return [-1, 1].every(
     (way) =>
-      judgedAs(stand, id, value + way * SIGMAS * sd) === 'well' &&
-      judgedAs(stand, id, value + way * STOP_SIGMAS * sd) !== 'stop',
+      judgedAs(stand, id, within(value + way * SIGMAS * moved)) === 'well' &&
+      judgedAs(stand, id, within(value + way * STOP_SIGMAS * sd)) !== 'stop',
   )
 }
 

@@ -12,6 +12,8 @@ export interface Point {
 export interface Forecast {
   readonly mean: number
   readonly sd: number
+  /** Of that, what may have changed since it was last read: without what the gauge is unsure of. */
+  readonly moved: number
   /** Had it gone on at the fastest rate that is met; missing of what does not wear. */
   readonly atWorst?: number
 }
@@ -64,11 +66,13 @@ export function forecast(all: readonly Point[], book: Drift, readSd: number, yea
   const fitted = (p00 * r1 - p01 * r0) / determinant
   const slope = book.perYear !== 0 && fitted * book.perYear < 0 ? 0 : fitted
   const ahead = Math.max(0, year - last.year)
-  const variance = (p11 - 2 * ahead * p01 + ahead * ahead * p00) / determinant
+  const varianceAt = (years: number) => (p11 - 2 * years * p01 + years * years * p00) / determinant
+  const variance = varianceAt(ahead)
   const use = USE_CHANGES * book.sdPerYear * ahead
   return {
     mean: height + slope * ahead,
     sd: Math.sqrt(variance + use * use),
+    moved: Math.sqrt(Math.max(0, variance - varianceAt(0)) + use * use),
     ...(book.perYear !== 0 && { atWorst: last.value + FASTEST * book.perYear * ahead }),
   }
 }

@@ -31,6 +31,7 @@ const edge = (side: 'left' | 'right', shorthand: string, practice: number): Read
     'rule',
     `Brake applied: ${side} pad’s upper edge below the upper edge of the track. Above it is negative.`,
     {
+      keeps: 'hardware',
       limit: {
         low: 0,
         high: 20,

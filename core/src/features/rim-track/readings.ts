@@ -13,6 +13,7 @@ const MOST_RUNOUT_MM = 1
 export const WHEEL_READINGS: readonly ReadingSpec[] = [
   {
     id: 'lateralRunout',
+    keeps: settles(0.3),
     title: 'runout, side to side',
     shorthand: 'lat',
     gauge: ['wheel'],
