@@ -61,15 +61,17 @@ function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): r
   return answers.every((each) => each !== undefined) ? answers : undefined
 }
 
-/** The row of a step in this posture; none where nothing of it is done so. */
-function rowIn(job: Job, status: StepStatus, posture: PostureId): Row | undefined {
+/** The row of a step in this posture; none where nothing of it is done so, or all of it is asked by a row before. */
+function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: ReadonlySet<string>): Row | undefined {
   const { step } = status
   if (status.state === 'out') return undefined
   const isConfirmed = step.done.kind === 'confirmed'
   // Gaps, bite and reserve are read as the brake stands, one after the other: the rule lies beside the feelers.
   const isDial = step.done.kind === 'dialled-in' && posture === 'rule'
   if (isConfirmed && step.posture !== posture) return undefined
-  const readings = isConfirmed ? [] : askedAt(job, status).filter((id) => isDial || postureOf(job, step, id) === posture)
+  const readings = isConfirmed
+    ? []
+    : askedAt(job, status).filter((id) => !taken.has(id) && (isDial || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
   const sound = soundOf(job, status, readings)
   return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }
@@ -105,18 +107,30 @@ function postureNow(job: Job, next: Act & { readonly kind: 'confirm' | 'measure'
   return first === undefined ? undefined : postureOf(job, next.step, first)
 }
 
-/** What is done now without moving or taking another tool; undefined where that is the act in hand alone. */
+/** What is done now without moving or taking another tool; undefined where the act in hand has no posture it shares. */
 export function cardOf(job: Job): Card | undefined {
   const { next } = job
   if (!inHand(next)) return undefined
   const posture = postureNow(job, next)
   if (!posture) return undefined
   const rows: Row[] = []
+  const taken = new Set<string>()
   for (const status of sheetOf(job, job.advice)) {
     if (settled(status.state)) continue
-    const row = rowIn(job, status, posture)
+    const row = rowIn(job, status, posture, taken)
     if (row) rows.push(row)
+    for (const id of row?.readings ?? []) taken.add(id)
     if (holdsUp(job, status, posture)) break
   }
-  return rows.length > 1 ? { posture, title: POSTURES[posture], rows } : undefined
+  return { posture, title: POSTURES[posture], rows }
 }
+
+/** Nobody reads a row in less, seconds. Our choice. */
+const ROW_TAKES_S = 1
+
+/** How much longer a card must be on show before all of it can be said to be sound, seconds. */
+export const readIn = ({ rows }: Card, shownS: number): number =>
+  Math.max(0, Math.ceil(rows.length * ROW_TAKES_S - shownS))
+
+/** What all of a card comes to where it is sound; rows that the hand must choose or measure are not in it. */
+export const soundIn = ({ rows }: Card): readonly EntryBody[] => rows.flatMap(({ sound }) => sound ?? [])

@@ -2,6 +2,8 @@ import type { Move } from '../brake/adjuster.ts'
 import type { StationId } from '../brake/station.ts'
 import { leverMovesAt } from '../features/lever-fit/fit.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
+import type { EntryBody } from '../stand/entries.ts'
+import { type Card, cardOf } from './card.ts'
 import type { Job } from './job.ts'
 import { stationInHand } from './line.ts'
 import { type Act, cautionsOf } from './next.ts'
@@ -29,7 +31,28 @@ export interface Told {
   /** No setting satisfies all windows: a code, and why. */
   readonly empty?: { readonly code: string; readonly say: string }
   readonly cautions: readonly string[]
+  /** All that is done in this posture, in order; what stands above is the first of them. Missing where it is one thing alone. */
+  readonly rows?: readonly ToldRow[]
 }
+
+/** One thing of a card. */
+export interface ToldRow {
+  readonly step: string
+  readonly act: 'confirm' | 'measure'
+  readonly say: string
+  /** Readings asked for in it, by id. */
+  readonly readings: readonly string[]
+  /** The entries it comes to where it is sound; missing where the hand must choose or measure. */
+  readonly sound?: readonly EntryBody[]
+}
+
+const tellRow = ({ step, act, readings, sound }: Card['rows'][number]): ToldRow => ({
+  step: step.id,
+  act,
+  say: step.say,
+  readings,
+  ...(sound && { sound }),
+})
 
 const whyOf = (next: Act): string | undefined =>
   next.kind === 'measure' || next.kind === 'turn'
@@ -56,6 +79,8 @@ export function tellNext(job: Job): Told {
   const turn = next.kind === 'turn' ? next.turn : undefined
   const why = whyOf(next)
   const { line, more } = sayAct(job, next)
+  const card = cardOf(job)
+  const rows = card && card.rows.length > 1 ? card.rows : undefined
   return {
     act: next.kind,
     station: stationInHand(next, job),
@@ -65,13 +90,16 @@ export function tellNext(job: Job): Told {
     ...(why && { why }),
     ...(next.kind === 'mend' && next.remedy && { remedy: next.remedy }),
     moves: turn?.moves ?? (isLeverPlaced(next) ? leverMovesAt(job, job.screw) : []),
-    readings: askedIn(job, next),
+    readings: rows?.[0] && next.step.done.kind !== 'dialled-in' ? rows[0].readings : askedIn(job, next),
     expected: Object.fromEntries(
       (turn?.expected ?? []).map(({ reading, value, sd }) => [reading, { mean: value, sd }]),
     ),
     ...(turn && { chance: turn.chance }),
     windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
     ...(windows.empty && { empty: { code: windows.empty.code, say: windows.empty.say } }),
-    cautions: cautionsOf(next, job.model).map((id) => CAUTIONS[id].text),
+    cautions: [...new Set([...cautionsOf(next, job.model), ...(rows ?? []).flatMap(({ step }) => step.cautions)])].map(
+      (id) => CAUTIONS[id].text,
+    ),
+    ...(rows && { rows: rows.map(tellRow) }),
   }
 }

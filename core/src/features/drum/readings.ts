@@ -90,6 +90,7 @@ export const DRUM_READINGS: readonly ReadingSpec[] = [
       24,
       ['swap:pads', 'confirm:plate-on'],
     ),
+    keeps: wears(-6, 6),
     gauge: ['pads'],
     limit: {
       low: 8,

@@ -7,6 +7,8 @@ export const fields = {
   count: optional(number({ whole: true, least: 1, most: 1000 })),
   /** Without it, it is well. */
   well: optional(one(false)),
+  /** How long the card it was answered on was on show, seconds. */
+  tookS: optional(number({ least: 0, most: 86_400 })),
 }
 
 /** The hand’s answer to a step, or an act of the bench. */

@@ -3,7 +3,7 @@ import type { StationId } from '../../brake/station.ts'
 import { asksFor } from '../../brake/step.ts'
 import { UNITS, type UnitId } from '../../quantity/quantity.ts'
 import type { KindSpec } from '../entry-kind.ts'
-import { answer, flag, one, optional, remark, word } from '../fields.ts'
+import { answer, flag, number, one, optional, remark, word } from '../fields.ts'
 import { showAnswer } from '../show.ts'
 
 export const fields = {
@@ -14,6 +14,8 @@ export const fields = {
   instrument: optional(remark(60)),
   /** False where the hand was not sure of it: it counts in this job, and is kept for no other. */
   sure: optional(flag),
+  /** How long the card it was answered on was on show, seconds. */
+  tookS: optional(number({ least: 0, most: 86_400 })),
 }
 
 /** The step of the whole dial-in: what the model needs measured is asked for there. */
