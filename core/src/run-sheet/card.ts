@@ -1,29 +1,12 @@
 import { HELD_IN, POSTURES, type PostureId } from '../brake/posture.ts'
 import type { Step } from '../brake/step.ts'
+import type { Card, Row } from '../stand/card.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { judgedAs, standingPoints } from './carried.ts'
 import type { Job, Stand } from './job.ts'
 import type { Act } from './next.ts'
 import { settled, sheetOf, wantedOf } from './status.ts'
 import type { StepStatus } from './step-state.ts'
-
-/** One thing of a card, answered by entries of its own. */
-export interface Row {
-  readonly step: Step
-  readonly act: 'confirm' | 'measure'
-  /** What is looked at or measured in it; none where the hand says how it is. */
-  readonly readings: readonly string[]
-  /** What it comes to where all is sound; missing where the hand must choose or measure. */
-  readonly sound?: readonly EntryBody[]
-}
-
-/** What is done in one posture with one tool, each row an answer of its own. */
-export interface Card {
-  readonly posture: PostureId
-  readonly title: string
-  /** In the order of the sheet; the first is the act in hand. */
-  readonly rows: readonly Row[]
-}
 
 /** The postures in which numbers are taken: not before the brake was squeezed, where that is still owed. */
 const MEASURING: ReadonlySet<PostureId> = new Set(['caliper', 'rule', 'feeler', 'protractor'])
@@ -124,13 +107,3 @@ export function cardOf(job: Job): Card | undefined {
   }
   return { posture, title: POSTURES[posture], rows }
 }
-
-/** Nobody reads a row in less, seconds. Our choice. */
-const ROW_TAKES_S = 1
-
-/** How much longer a card must be on show before all of it can be said to be sound, seconds. */
-export const readIn = ({ rows }: Card, shownS: number): number =>
-  Math.max(0, Math.ceil(rows.length * ROW_TAKES_S - shownS))
-
-/** What all of a card comes to where it is sound; rows that the hand must choose or measure are not in it. */
-export const soundIn = ({ rows }: Card): readonly EntryBody[] => rows.flatMap(({ sound }) => sound ?? [])

@@ -23,6 +23,10 @@ export function isUnsettled({ state }: Pick<Stand, 'state'>): boolean {
   return last?.kind === 'turn'
 }
 
+/** Read in this very visit, and not only kept from an earlier one. */
+const isReadHere = ({ state }: Stand, readings: readonly string[]): boolean =>
+  readings.some((id) => state.readings[id] !== undefined && !state.readings[id]?.carried)
+
 /** “both gaps and the bite”, or just what is asked for. */
 function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
   const { kit, family, model } = stand
@@ -33,7 +37,7 @@ function sayMeasure(stand: Stand, { step, readings, why }: Measuring): Said {
       line:
         readings.length === model.needed.length
           ? `Measure ${family.dial.say}.`
-          : `Measure the ${names.join(' and the ')} once more.`,
+          : `Measure the ${names.join(' and the ')}${isReadHere(stand, readings) ? ' once more' : ''}.`,
     }
   }
   // Half of it was saved: only what is still wanted is asked for.

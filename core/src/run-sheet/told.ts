@@ -2,8 +2,9 @@ import type { Move } from '../brake/adjuster.ts'
 import type { StationId } from '../brake/station.ts'
 import { leverMovesAt } from '../features/lever-fit/fit.ts'
 import { CAUTIONS } from '../reference/cautions.ts'
+import type { Row } from '../stand/card.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { type Card, cardOf } from './card.ts'
+import { cardOf } from './card.ts'
 import type { Job } from './job.ts'
 import { stationInHand } from './line.ts'
 import { type Act, cautionsOf } from './next.ts'
@@ -46,7 +47,7 @@ export interface ToldRow {
   readonly sound?: readonly EntryBody[]
 }
 
-const tellRow = ({ step, act, readings, sound }: Card['rows'][number]): ToldRow => ({
+const tellRow = ({ step, act, readings, sound }: Row): ToldRow => ({
   step: step.id,
   act,
   say: step.say,

@@ -42,7 +42,16 @@ describe('what an earlier visit left', () => {
 
   it('is asked for no more; looks for safety are, on every visit', () => {
     const { state } = second()
-    for (const id of ['leverPull', 'ridersMass', 'housingKind', 'anchorBolt', 'padCompound', 'trackTall', 'toeLeft', 'padEdgeLeft'])
+    for (const id of [
+      'leverPull',
+      'ridersMass',
+      'housingKind',
+      'anchorBolt',
+      'padCompound',
+      'trackTall',
+      'toeLeft',
+      'padEdgeLeft',
+    ])
       expect([id, state.readings[id]?.carried !== undefined]).toEqual([id, true])
     for (const id of [
       'innerAnchor',

@@ -10,6 +10,7 @@ import { parseNumber } from '../quantity/number.ts'
 import { type LengthUnit, parseQuantity, shownUnit, UNITS, type UnitId } from '../quantity/quantity.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { workChosen } from '../stand/work-chosen.ts'
+import { ALL_SOUND, readAllSound, type Shown } from './all-sound.ts'
 import { nearestWord, nearInSense } from './nearest.ts'
 import { REST, tokensOf, twinsOf, vocabulary, type Word, type Written } from './words.ts'
 
@@ -24,6 +25,8 @@ export interface TapeContext extends Written {
   readonly length: LengthUnit
   /** Readings asked for now, in order: numbers with no word before them are these. */
   readonly asked?: readonly string[]
+  /** The card in hand, which `allsound` answers. */
+  readonly card?: Shown
 }
 
 /**
@@ -57,6 +60,12 @@ export function readTape(text: string, context: TapeContext): TapeLine {
       const message = `“${tokens[at]}” is not on the tape’s list. ${perhaps(word, known)}`
       return { entries, asides, error: { code: 'unknown-word', field: 'tape', message } }
     }
+    if (word === ALL_SOUND) {
+      if (at > 0) return { entries, asides, error: FIRST_ON_ITS_LINE }
+      const { card, ...without } = context
+      const sound = readAllSound(tokens.slice(1), card, (rest) => readTape(rest, without))
+      return sound.ok ? { entries: sound.value, asides } : { entries, asides, error: sound.error }
+    }
     const end = argumentsEnd(word, tokens, at + 1, words, oneWord)
     const read = readWord(word, tokens.slice(at + 1, end), context)
     const aside = twinsOf(word, known).map((twin) => `“${twin.word}” is ${twin.means}`)
@@ -69,6 +78,12 @@ export function readTape(text: string, context: TapeContext): TapeLine {
     at = end
   }
   return { entries, asides }
+}
+
+const FIRST_ON_ITS_LINE: Fault = {
+  code: 'not-understood',
+  field: ALL_SOUND,
+  message: '“allsound” stands first on its line; what is otherwise follows behind “but”.',
 }
 
 /** Before an amount: the hand is not sure of it. */

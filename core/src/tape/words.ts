@@ -29,6 +29,7 @@ export const REST: ReadonlySet<string> = new Set([
   'estimate',
   'spent',
   'stop',
+  'allsound',
 ])
 
 /** A value of the size that is met, where nothing better is known: the middle of what is accepted, by ratio. */
@@ -64,6 +65,7 @@ const stepWords = ({ steps }: Kit): readonly Word[] =>
   )
 
 const otherWords = ({ schools, loosenable, parts, family: { fasteners } }: Kit): readonly Word[] => [
+  { word: 'allsound', means: 'all of the card in hand is sound', form: 'allsound | allsound but hub no' },
   { word: 'sq', means: 'squeezed', form: 'sq 10' },
   {
     word: 'school',

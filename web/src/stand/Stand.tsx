@@ -1,5 +1,6 @@
 import type { StationId } from '@overhaul/core/brake/station'
 import type { Worked } from '@overhaul/core/calculation/calculation'
+import { cardOf } from '@overhaul/core/run-sheet/card'
 import { runLine, stationInHand } from '@overhaul/core/run-sheet/line'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { lastTimes } from '@overhaul/core/stand/last-time'
@@ -21,6 +22,7 @@ import { Gauges } from './Gauges.tsx'
 import { useHeldWindows } from './held-windows.ts'
 import type { Subject } from './Margin.tsx'
 import { NextPanel } from './next/NextPanel.tsx'
+import { useOnShow } from './next/use-on-show.ts'
 import { OnBench } from './OnBench.tsx'
 import { practiceGaugeOf } from './practice-gauge.ts'
 import { RunLine } from './RunLine.tsx'
@@ -70,6 +72,8 @@ export function Stand({ open }: { open: OpenJob }) {
   const drafts = useDrafts(record.job.id, open.job.kit, length, lastMoved(open.job.state.standing))
   const job = useHeldWindows(open.job, drafts.count > 0)
 
+  const card = useMemo(() => cardOf(job), [job])
+  const shownS = useOnShow(card)
   const line = useMemo(() => runLine(job, job.advice), [job])
   const stationOfNext = stationInHand(job.next, job)
   const station = seen ?? stationOfNext
@@ -95,12 +99,12 @@ export function Stand({ open }: { open: OpenJob }) {
     return !refused
   }
   /** What can be written is; a draft that cannot is named, stays, and holds up only itself. */
-  const save = (before?: EntryBody) => {
-    const first = before ? [before] : []
+  const save = (before: EntryBody | readonly EntryBody[] = []) => {
+    const first = 'kind' in before ? [before] : before
     const { ready, bad, stopped } = sift(drafts.read(), first, open.check)
     drafts.blame(Object.fromEntries(Object.entries(bad).map(([reading, { message }]) => [reading, message])))
     const says = stopped?.message ?? sayBad(job.kit, bad)
-    if (ready.length > 0 && write([...first, ...ready.map(({ body }) => body)]))
+    if (first.length + ready.length > 0 && write([...first, ...ready.map(({ body }) => body)]))
       drafts.drop(...ready.map(({ reading }) => reading))
     if (says) setFault(says)
     const [firstBad] = Object.keys(bad)
@@ -225,6 +229,8 @@ export function Stand({ open }: { open: OpenJob }) {
               onGauge={onGauge}
               sheetHref={`/api/jobs/${record.job.id}/sheet`}
               lastTime={lastTime}
+              card={card}
+              shownS={shownS}
             />
             <Readings aria-label="Readings">
               {station === 'wheel' && <WorkSwitch job={job} write={write} />}
@@ -234,7 +240,7 @@ export function Stand({ open }: { open: OpenJob }) {
                 turn={turn}
                 length={length}
                 drafts={drafts}
-                asked={askedNow(job)}
+                asked={askedNow(job, card)}
                 locked={ended}
                 onSave={() => save()}
                 onWhy={(reading) => setSubject({ kind: 'reading', reading })}
@@ -280,6 +286,8 @@ export function Stand({ open }: { open: OpenJob }) {
             jobId={record.job.id}
             job={job}
             length={length}
+            card={card}
+            shownS={shownS}
             input={tapeCame}
             check={open.check}
             write={write}

@@ -6,7 +6,7 @@ export interface KeyActions {
   readonly measure: () => void
   readonly tape: () => void
   /** Presses the button of that name, where it stands. */
-  readonly press: (key: 'did-it' | 'not-well' | 'else' | 'skip' | 'gauge' | 'anew') => void
+  readonly press: (key: 'did-it' | 'all-sound' | 'not-well' | 'else' | 'skip' | 'gauge' | 'anew') => void
   readonly undo: () => void
   readonly log: () => void
   readonly working: () => void
@@ -27,6 +27,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Space', 'squeeze the lever (while the act or the drawing has focus)'],
   ['m', 'measure: go to the first reading asked for'],
   ['Enter', 'save what is typed'],
+  ['a', 'all of the card is sound, once there was time to read it'],
   ['d', 'did it; it is well'],
   ['n', 'it is not well'],
   ['e', 'did something else'],
@@ -83,6 +84,7 @@ export function useKeys(actions: KeyActions): void {
       const letter: Record<string, (() => void) | undefined> = {
         m: act.measure,
         t: act.tape,
+        a: () => act.press('all-sound'),
         d: () => act.press('did-it'),
         n: () => act.press('not-well'),
         e: () => act.press('else'),

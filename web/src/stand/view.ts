@@ -6,6 +6,7 @@ import { waysOf } from '@overhaul/core/dial-in/turn'
 import { formatFraction } from '@overhaul/core/quantity/number'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import { type Job, readingMark } from '@overhaul/core/run-sheet/job'
+import type { Card } from '@overhaul/core/stand/card'
 import type { Entry } from '@overhaul/core/stand/entries'
 import { sayTurn, showParts } from '@overhaul/core/stand/show'
 import type { HandleNote, LeaderNote } from '../drawing/annotations.tsx'
@@ -68,11 +69,22 @@ export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
 }
 
 /** Readings that have their field in the act: what it asks for, and what is looked at beside it. */
-export function askedNow({ family, model, next }: Job): readonly string[] {
+export function askedNow({ family, model, next, kit }: Job, card?: Card): readonly string[] {
   if (next.kind !== 'measure') return []
   const { beside } = family.dial
+  const measured = measuredOn({ kit }, card)
+  if (measured) {
+    const asked = measured.rows.flatMap(({ readings }) => readings)
+    return beside && asked.some((id) => model.needed.includes(id)) ? [...asked, beside] : asked
+  }
   return beside && next.readings.some((id) => model.needed.includes(id)) ? [...next.readings, beside] : next.readings
 }
+
+/** A card of several things that are all measured, their fields in one form; undefined where it is looked at, or one thing. */
+export const measuredOn = ({ kit }: Pick<Job, 'kit'>, card: Card | undefined): Card | undefined =>
+  card && card.rows.length > 1 && card.rows.some(({ readings }) => readings.some((id) => kit.reading(id)))
+    ? card
+    : undefined
 
 /** What the card in hand asks to be measured or done, and what it takes beside; at another station, what its gauges show. */
 export function askedAt(

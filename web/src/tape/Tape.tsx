@@ -1,5 +1,6 @@
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import type { Card } from '@overhaul/core/stand/card'
 import { describe } from '@overhaul/core/stand/describe'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import { exampleLine } from '@overhaul/core/tape/example'
@@ -95,6 +96,9 @@ interface Props {
   readonly jobId: string
   readonly job: Job
   readonly length: LengthUnit
+  /** What is done in the posture of the act in hand, and how long it has been on show, seconds. */
+  readonly card: Card | undefined
+  readonly shownS: () => number
   readonly input: Ref<HTMLInputElement>
   /** What the log would answer to these. */
   readonly check: (bodies: readonly EntryBody[]) => Refusal | undefined
@@ -135,35 +139,50 @@ function exampleOf({ kit, model, windows, dimensions, next }: Job, length: Lengt
 }
 
 /** One line that takes the bench's shorthand, says what it understood, and writes it to the log on Enter. */
-export function Tape({ jobId, job, length, input, check, write, onDone, onEdit, onWords }: Props) {
+export function Tape({ jobId, job, length, card, shownS, input, check, write, onDone, onEdit, onWords }: Props) {
   const [text, change] = useKept(`overhaul.tape.${jobId}`, '')
   const [lines, setLines] = useKept<readonly string[]>(`overhaul.tape-lines.${jobId}`, [])
+  /** Why a line that is well understood is not written yet. */
+  const [early, setEarly] = useState<string>()
   /** How many lines back the hand has gone. */
   const [back, setBack] = useState(0)
   const open = useRef(false)
   const setText = (next: string) => {
-    if (next !== text) onEdit()
+    if (next !== text) {
+      onEdit()
+      setEarly(undefined)
+    }
     change(() => next)
   }
   const { next } = job
-  const asked = next.kind === 'measure' || next.kind === 'mend' ? next.readings : NOTHING_ASKED
-  const at = { kit: job.kit, model: job.model, length, asked }
+  const inAct = next.kind === 'measure' || next.kind === 'mend' ? next.readings : NOTHING_ASKED
+  const asked = useMemo(() => (card ? card.rows.flatMap(({ readings }) => readings) : inAct), [card, inAct])
+  const at = { kit: job.kit, model: job.model, length, asked, ...(card && { card: { card } }) }
   const read = readTape(text, at)
   const words = complete(text, at).slice(0, MOST_WORDS)
   const written = useDeferredValue(text)
   const refused = useMemo(() => {
-    const { entries, error } = readTape(written, { kit: job.kit, model: job.model, length, asked })
+    const { entries, error } = readTape(written, {
+      kit: job.kit,
+      model: job.model,
+      length,
+      asked,
+      ...(card && { card: { card } }),
+    })
     return entries.length > 0 && !error ? check(entries)?.error.message : undefined
-  }, [written, job, length, check, asked])
+  }, [written, job, length, check, asked, card])
   const unfinished = read.error?.code === 'unknown-word' && words.length > 0
-  const complaint = unfinished ? undefined : (read.error?.message ?? (written === text ? refused : undefined))
+  const complaint = unfinished ? undefined : (early ?? read.error?.message ?? (written === text ? refused : undefined))
   const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
   const aside = read.asides.length > 0 ? `(${read.asides.join('; ')})` : ''
 
   /** Puts a word in the place of the one begun. */
   const take = (word: string) => setText(`${text.replace(/\S*$/, '')}${word} `)
   const submit = () => {
-    if (text.trim() === '' || read.error || !write(read.entries)) return
+    if (text.trim() === '' || read.error) return
+    const now = readTape(text, { ...at, ...(card && { card: { card, shownS: shownS() } }) })
+    setEarly(now.error?.message)
+    if (now.error || !write(now.entries)) return
     setLines((now) => [...now.filter((each) => each !== text), text].slice(-MOST_LINES))
     setText('')
     setBack(0)

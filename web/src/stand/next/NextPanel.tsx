@@ -1,6 +1,7 @@
 import type { Picture } from '@overhaul/core/brake/drawings'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
+import type { Row } from '@overhaul/core/stand/card'
 import { sayWhen } from '@overhaul/core/stand/when'
 import { Suspense } from 'react'
 import styled from 'styled-components'
@@ -9,11 +10,13 @@ import { phone } from '../../app/theme.ts'
 import { useDrawings } from '../../data/drawings.ts'
 import { useKept } from '../../data/use-kept.ts'
 import { Pictured } from '../../drawing/Pictured.tsx'
-import { Ends, LinkPress, Row } from '../../ui/layout.ts'
+import { Ends, Row as Line, LinkPress } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Read } from '../../ui/words.tsx'
+import { measuredOn } from '../view.ts'
 import { ActCautions } from './ActCautions.tsx'
+import { LooksCard } from './LooksCard.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
 import { Mend } from './Mend.tsx'
@@ -44,13 +47,31 @@ export function NextPanel(props: NextProps) {
       {job.state.parked && (
         <Read>{`Parked, not to be ridden: ${job.state.parked.why}. The next thing done to the brake takes the job up again.`}</Read>
       )}
-      <Body key={keyOf(next)} {...props} />
+      <Carded key={keyOf(next)} {...props} />
     </Panel>
   )
 }
 
 const keyOf = (next: NextAct): string =>
   `${next.kind} ${next.step.id} ${next.kind === 'turn' ? JSON.stringify(next.turn.moves) : ''}`
+
+/** The act in hand, on its card where it has one of several rows. */
+function Carded(props: NextProps) {
+  const { job, card, shownS } = props
+  if (!card || card.rows.length < 2 || measuredOn(job, card)) return <Body {...props} />
+  return (
+    <LooksCard
+      {...props}
+      card={card}
+      shownS={shownS}
+      act={(row) => <Body {...props} job={row.step.id === job.next.step.id ? job : { ...job, next: actOf(row) }} />}
+    />
+  )
+}
+
+/** A row as an act by itself. */
+const actOf = ({ act, step, readings }: Row): NextAct =>
+  act === 'confirm' ? { kind: 'confirm', step } : { kind: 'measure', step, readings }
 
 function Body(props: NextProps) {
   const { next } = props.job
@@ -111,21 +132,21 @@ function Body(props: NextProps) {
 /** A release or a closing is undone like any entry: a correction strikes it, and the job is open again. */
 function TakeBack({ strikes, what, write }: Pick<NextProps, 'write'> & { strikes: string; what: string }) {
   return (
-    <Row>
+    <Line>
       <Press quiet onPress={() => write([{ kind: 'correction', strikes, why: `${what} taken back` }])}>
         {`Take the ${what} back`}
       </Press>
-    </Row>
+    </Line>
   )
 }
 
 function SheetLinks({ href }: { href: string }) {
   return (
-    <Row>
+    <Line>
       <LinkPress href={`${href}.pdf`}>Job sheet, PDF</LinkPress>
       <LinkPress href={href.replace('/api', '')}>Job sheet, to print</LinkPress>
       <LinkPress href={href.replace('/api', '').replace('/sheet', '/handover')}>Slip and tag</LinkPress>
-    </Row>
+    </Line>
   )
 }
 
@@ -228,7 +249,7 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
       </Top>
       <Says job={job} />
       <ActCautions job={job} />
-      <Row
+      <Line
         as="form"
         onSubmit={(event) => {
           event.preventDefault()
@@ -255,7 +276,7 @@ function Sign({ jobId, job, write, sheetHref }: NextProps) {
         <Press go type="submit" hint="Enter" data-ends="" isDisabled={initials.trim() === ''}>
           Release
         </Press>
-      </Row>
+      </Line>
       <SheetLinks href={sheetHref} />
     </>
   )

@@ -42,13 +42,19 @@ export function Readings({
   drafts,
   lastTime,
   optional = false,
-}: Pick<NextProps, 'job' | 'length' | 'drafts' | 'lastTime'> & { readings: readonly string[]; optional?: boolean }) {
+  from = 0,
+}: Pick<NextProps, 'job' | 'length' | 'drafts' | 'lastTime'> & {
+  readings: readonly string[]
+  optional?: boolean
+  /** How many fields of the same form stand before these. */
+  from?: number
+}) {
   const drawings = useDrawings(family)
   return (
     <Fields>
       {readings.map((id, index) => {
         const seen = kit.seeing(id)
-        const measure = optional ? {} : { measure: index }
+        const measure = optional ? {} : { measure: from + index }
         const pictures = seen && drawings?.pictures[id]
         if (seen)
           return (

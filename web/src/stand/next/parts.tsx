@@ -3,6 +3,7 @@ import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { sayAct } from '@overhaul/core/run-sheet/say'
 import { heldAt } from '@overhaul/core/run-sheet/status'
+import type { Card } from '@overhaul/core/stand/card'
 import type { EntryBody } from '@overhaul/core/stand/entries'
 import type { LastTime } from '@overhaul/core/stand/last-time'
 import { upper } from '@overhaul/core/stand/words'
@@ -26,8 +27,12 @@ export interface NextProps {
   readonly drafts: Drafts
   readonly write: (bodies: readonly EntryBody[]) => boolean
   /** Logs what is typed; `first` is written before it, such as squeezes, or a shoe loosened. */
-  readonly onSave: (first?: EntryBody) => void
+  readonly onSave: (first?: EntryBody | readonly EntryBody[]) => void
   readonly onWhy: () => void
+  /** What is done in the posture of the act in hand. */
+  readonly card: Card | undefined
+  /** How long it has been on show, seconds. */
+  readonly shownS: () => number
   /** Fills the drafts from the practice gauge, where the brake has one. */
   readonly onGauge?: ((readings: readonly string[]) => void) | undefined
   readonly sheetHref: string

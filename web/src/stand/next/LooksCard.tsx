@@ -1,0 +1,226 @@
+import { CAUTIONS } from '@overhaul/core/reference/cautions'
+import type { Card, Row as CardRow } from '@overhaul/core/stand/card'
+import { soundIn } from '@overhaul/core/stand/card'
+import type { EntryBody } from '@overhaul/core/stand/entries'
+import { showAnswer } from '@overhaul/core/stand/show'
+import { lower, upper } from '@overhaul/core/stand/words'
+import { type ReactNode, useState } from 'react'
+import styled from 'styled-components'
+import { Ends, Row } from '../../ui/layout.ts'
+import { Press } from '../../ui/Press.tsx'
+import { Cautions, Complaint, Read, Slate } from '../../ui/words.tsx'
+import { type NextProps, Top } from './parts.tsx'
+import { useWait } from './use-on-show.ts'
+
+const Head = styled.div`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 14px;
+  align-items: center;
+`
+const Rows = styled.ol`
+  display: grid;
+  list-style: none;
+  > li {
+    border-top: 1px solid var(--rule);
+  }
+`
+const Line = styled.button`
+  all: unset;
+  box-sizing: border-box;
+  width: 100%;
+  min-height: 44px;
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr);
+  gap: 10px;
+  align-items: center;
+  padding: 3px 0;
+  cursor: pointer;
+  font: 600 1.1875rem/1.15 var(--label);
+  &:focus-visible {
+    outline: 2px solid var(--ink);
+    outline-offset: -2px;
+  }
+  small {
+    font: 400 1rem/1.2 var(--text);
+    color: var(--slate);
+  }
+`
+const Badge = styled.b`
+  display: grid;
+  place-items: center;
+  width: 28px;
+  height: 28px;
+  border: 1.5px solid var(--ink);
+  border-radius: 50%;
+  font: 600 1rem/1 var(--label);
+`
+const Open = styled.div`
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr);
+  gap: 10px;
+  padding: 8px 0 10px;
+  > div {
+    display: grid;
+    gap: 6px;
+  }
+`
+const First = styled.p`
+  font: 600 1.3125rem/1.15 var(--label);
+  &:focus {
+    outline: none;
+  }
+`
+interface Props extends NextProps {
+  readonly card: Card
+  /** How long it has been on show, seconds. */
+  readonly shownS: () => number
+  /** The act of one row, with all its answers. */
+  readonly act: (row: CardRow) => ReactNode
+}
+
+const readingOf = (body: EntryBody): string | undefined => (body.kind === 'reading' ? body.reading : undefined)
+
+/** What a row comes to where it is sound, or what the hand chose in it; “choose” where it must. */
+function wordsOf({ job, drafts, length, lastTime }: Props, row: CardRow): string {
+  if (row.step.done.kind === 'confirmed') return lower(row.step.done.well)
+  const sound = new Map(row.sound?.flatMap((body) => (body.kind === 'reading' ? [[body.reading, body.value]] : [])))
+  const says = row.readings.map((id) => {
+    const value = drafts.text[id] ?? sound.get(id)
+    return value === undefined
+      ? `${job.kit.title(id)}: choose`
+      : `${job.kit.title(id)} ${lower(showAnswer(job.kit, id, value, length))}`
+  })
+  const isKept = row.sound !== undefined && row.readings.every((id) => lastTime.get(id)?.value === sound.get(id))
+  return `${says.join(' · ')}${isKept ? ', as last time' : ''}`
+}
+
+/** The first row, in as little room as it needs: what to look at, and its two answers. */
+function FirstRow({
+  row,
+  write,
+  words,
+  onOther,
+}: Pick<NextProps, 'write'> & { row: CardRow; words: string; onOther: () => void }) {
+  const { step, sound = [] } = row
+  const ill = step.done.kind === 'confirmed' ? step.done.ill : undefined
+  return (
+    <>
+      <First data-act="" tabIndex={-1}>
+        <Read>{step.say}</Read>
+      </First>
+      <Ends>
+        <Press hint="d" data-key="did-it" onPress={() => write(sound)}>
+          {ill === undefined ? upper(words) : (step.done as { well: string }).well}
+        </Press>
+        <Press
+          hint="n"
+          data-key="not-well"
+          onPress={() => (ill === undefined ? onOther() : write([{ kind: 'confirm', step: step.id, well: false }]))}
+        >
+          {ill ?? 'Otherwise'}
+        </Press>
+      </Ends>
+    </>
+  )
+}
+
+/** What the hand chose on this card that is not well. */
+const otherwiseOn = ({ job, drafts, card }: Props): string | undefined =>
+  card.rows.flatMap(({ readings }) => readings).find((id) => job.kit.option(id, drafts.text[id])?.remedy !== undefined)
+
+/** A walk round, or what is felt at the lever: all of it at once where it is sound, any row by itself where it is not. */
+export function LooksCard(props: Props) {
+  const { job, card, drafts, length, onSave, shownS, act } = props
+  const [picked, setPicked] = useState<string>()
+  const [fault, setFault] = useState<string>()
+  const wait = useWait(card, shownS)
+  const inHand = card.rows.find(({ step }) => step.id === picked)
+  // What the hand must choose stands open when it is its turn.
+  const first = inHand ? undefined : card.rows[0]
+  const open = inHand ?? (first?.sound ? undefined : first)
+  const cautions = [...new Set(card.rows.flatMap(({ step }) => step.cautions))]
+  const typed = new Set(card.rows.flatMap(({ readings }) => readings).filter((id) => drafts.text[id] !== undefined))
+  const sound = soundIn(card).filter((body) => !typed.has(readingOf(body) ?? ''))
+  const left = card.rows.filter((row) => !row.sound && row.readings.some((id) => drafts.text[id] === undefined)).length
+
+  const allSound = () => {
+    const otherwise = otherwiseOn(props)
+    if (otherwise !== undefined) {
+      const answer = lower(showAnswer(job.kit, otherwise, drafts.text[otherwise] as string, length))
+      return setFault(`Not all sound: ${job.kit.title(otherwise)} ${answer}. Save that first.`)
+    }
+    setFault(undefined)
+    const tookS = Math.round(shownS())
+    onSave(sound.map((body) => (body.kind === 'confirm' || body.kind === 'reading' ? { ...body, tookS } : body)))
+  }
+
+  return (
+    <>
+      <Top label={card.title}>{`${card.rows.length} looks`}</Top>
+      <Head>
+        <Press
+          go
+          hint="a"
+          data-key="all-sound"
+          isDisabled={wait > 0 || sound.length + typed.size === 0}
+          onPress={allSound}
+        >
+          {wait > 0 ? `All sound, in ${wait} s` : 'All sound'}
+        </Press>
+        <Slate>
+          {left > 0
+            ? `${left === 1 ? 'One row is' : `${left} rows are`} chosen by hand. What is not sound: touch its row.`
+            : 'What is not sound: touch its row.'}
+        </Slate>
+      </Head>
+      {fault && <Complaint>{fault}</Complaint>}
+      <Rows aria-label={card.title}>
+        {card.rows.map((row, index) => (
+          <li key={row.step.id}>
+            {row === open || row === first ? (
+              <Open>
+                <Badge>{index + 1}</Badge>
+                <div>
+                  {row === open ? (
+                    act(row)
+                  ) : (
+                    <FirstRow
+                      row={row}
+                      write={props.write}
+                      words={wordsOf(props, row)}
+                      onOther={() => setPicked(row.step.id)}
+                    />
+                  )}
+                </div>
+              </Open>
+            ) : (
+              <Line type="button" onClick={() => setPicked(row.step.id)}>
+                <Badge>{index + 1}</Badge>
+                <span>
+                  {row.step.title}
+                  <br />
+                  <small>{wordsOf(props, row)}</small>
+                </span>
+              </Line>
+            )}
+          </li>
+        ))}
+      </Rows>
+      {!open && cautions.length > 0 && (
+        <Cautions aria-label="Cautions">
+          {cautions.map((id) => (
+            <li key={id}>
+              <Read>{CAUTIONS[id].text}</Read>
+            </li>
+          ))}
+        </Cautions>
+      )}
+      <Row>
+        <Press quiet hint="w" onPress={props.onWhy}>
+          Why
+        </Press>
+      </Row>
+    </>
+  )
+}
