@@ -44,10 +44,13 @@ function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): r
   return answers.every((each) => each !== undefined) ? answers : undefined
 }
 
+/** It was found not well, and is put right first; what is dialled in is set by reading it. */
+const isIll = ({ step, state }: StepStatus): boolean => state === 'out' && step.done.kind !== 'dialled-in'
+
 /** The row of a step in this posture; none where nothing of it is done so, or all of it is asked by a row before. */
 function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: ReadonlySet<string>): Row | undefined {
   const { step } = status
-  if (status.state === 'out') return undefined
+  if (isIll(status)) return undefined
   const isConfirmed = step.done.kind === 'confirmed'
   // Gaps, bite and reserve are read as the brake stands, one after the other: the rule lies beside the feelers.
   const isDial = step.done.kind === 'dialled-in' && posture === 'rule'
@@ -61,9 +64,10 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: Readonly
 }
 
 /** Whether what comes behind a step that is still open must wait for it: work of the hand, and what settles the brake. */
-function holdsUp(job: Job, { step, state }: StepStatus, posture: PostureId): boolean {
+function holdsUp(job: Job, status: StepStatus, posture: PostureId): boolean {
+  const { step } = status
   const isKnown = job.known.visits.length > 0
-  if (state === 'out') return true
+  if (isIll(status)) return true
   switch (step.done.kind) {
     case 'confirmed':
       if (step.posture === undefined || step.posture === 'walk') return true
@@ -105,5 +109,5 @@ export function cardOf(job: Job): Card | undefined {
     for (const id of row?.readings ?? []) taken.add(id)
     if (holdsUp(job, status, posture)) break
   }
-  return { posture, title: POSTURES[posture], rows }
+  return rows.length > 0 ? { posture, title: POSTURES[posture], rows } : undefined
 }

@@ -6,6 +6,7 @@ import { standsNow } from '../features/stack/measured.ts'
 import { planStacks } from '../features/stack/plan.ts'
 import { STACK_WAYS } from '../features/stack/ways.ts'
 import { expectOk } from '../outcome/outcome.ts'
+import { cardOf } from '../run-sheet/card.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { type Known, NOTHING_KNOWN } from '../run-sheet/known.ts'
 import { practiceGauge } from '../simulate/practice.ts'
@@ -22,6 +23,15 @@ export interface Walk {
   readonly steps: readonly string[]
   readonly log: readonly Entry[]
   readonly last: Job
+  /** What was ended by one key, tap or line, in order: the signing still to come is not among them. */
+  readonly acts: readonly Done[]
+}
+
+/** One act of the hand, and how many figures were typed in it. */
+export interface Done {
+  readonly kind: Job['next']['kind']
+  readonly steps: readonly string[]
+  readonly numbers: number
 }
 
 const MOST_ACTS = 90
@@ -94,17 +104,35 @@ function actOn(job: Job, way: WayId, gauge: Readonly<Record<string, number | str
   }
 }
 
-/** Walks a job from its first step to the signature, every entry admitted by the product’s own rule. */
+/** All of the card in hand: sound where it says so, else as the gauge shows it. */
+function cardIn(job: Job, gauge: Readonly<Record<string, number | string>>): readonly EntryBody[] | undefined {
+  return cardOf(job)?.rows.flatMap(
+    (row): readonly EntryBody[] =>
+      row.sound ??
+      row.readings.map((reading) => ({
+        kind: 'reading',
+        reading,
+        value: gauge[reading] as number | string,
+        unit: job.kit.reading(reading)?.unit ?? '',
+      })),
+  )
+}
+
+const isFigure = (body: EntryBody): boolean => body.kind === 'reading' && typeof body.value === 'number'
+
+/** Walks a job from its first step to the signature, every entry admitted by the product’s own rule; `byCards`: a card at a time. */
 export function walk(
   hardware: Hardware,
   start: readonly EntryBody[],
   way: WayId = 'B',
   known: Known = NOTHING_KNOWN,
+  byCards = false,
 ): Walk {
   const openedAt = known.openedAt ?? '2026-03-01T09:00:00Z'
   const before = known.visits.flatMap(({ entries }) => entries)
   const log: Entry[] = []
   const asked: Step[] = []
+  const acts: Done[] = []
   const write = (bodies: readonly EntryBody[]) => {
     const made = bodies.map(
       (body, index): Entry => ({
@@ -126,8 +154,11 @@ export function walk(
     if (!asked.some(({ id }) => id === step.id)) asked.push(step)
     const gauge =
       practiceGauge(job.kit, hardware.practiceSeed, job.dimensions, job.here, [...before, ...job.state.standing]) ?? {}
-    const bodies = actOn(job, way, gauge)
-    if (bodies.length === 0) return { asked, steps: asked.map(({ id }) => id), log, last: job }
+    const card = byCards ? cardOf(job) : undefined
+    const bodies = (card && cardIn(job, gauge)) ?? actOn(job, way, gauge)
+    if (bodies.length === 0) return { asked, steps: asked.map(({ id }) => id), log, last: job, acts }
+    const steps = card?.rows.map((row) => row.step.id) ?? [step.id]
+    acts.push({ kind: job.next.kind, steps, numbers: bodies.filter(isFigure).length })
     write(bodies)
   }
   throw new Error(`the sheet did not end: ${asked.at(-1)?.id}`)
