@@ -79,7 +79,7 @@ export const DRUM_STEPS: readonly StepSpec[] = [
     id: 'wear-angle',
     station: 'pads',
     title: 'linings by the arm’s angle',
-    say: 'Squeeze hard and hold: measure the arm from the ridge on the plate.',
+    say: 'Measure the arm from the ridge on the plate, the lever squeezed hard.',
     why: 'With the drum closed the arm shows what remains of the linings.',
     tools: ['protractor'],
     cautions: [],
