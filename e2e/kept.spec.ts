@@ -32,9 +32,7 @@ test('a second visit asks for what must be looked at, shows what is kept, and ta
   await page.goto(`${shop.url}/stand/${await shop.newJob(brakeId)}`)
   await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'fast ok hub ok')
-  // A runout may have moved since; the rim’s wall and the lever’s lengths are kept: the rim’s faces are looked at.
-  await expect(next(page)).toContainText('Only runout')
-  await writeOnTape(page, 'lat 0.2 rad 0.2')
+  // The rim’s wall, how true it runs and the lever’s lengths are kept: the rim’s faces are looked at.
   await expect(next(page)).toContainText('Measure the rim’s wall; look at its wear line')
   await expect(next(page).getByLabel('rim wall', { exact: true })).toBeHidden()
   await page.getByRole('button', { name: /^Match:/ }).click()

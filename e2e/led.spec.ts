@@ -16,13 +16,14 @@ test('a gauge that types walks the fields and saves at the last; its digits lead
   await writeOnTape(page, 'wheel ok hub ok')
   await expect(next(page)).toContainText('Spin the wheel')
   await page.keyboard.press('m')
-  for (const reading of ['0.4', '0.3', '1']) {
+  // The wheel’s three, and what else is gauged with the feelers: both pads’ toe-in.
+  for (const reading of ['0.4', '0.3', '1', '0.5', '0.6']) {
     await page.keyboard.type(reading)
     await page.keyboard.press('Enter')
   }
   await expect
     .poll(async () => (await shop.entries(job)).filter(({ kind }) => kind === 'reading').map(({ value }) => value))
-    .toEqual([0.4, 0.3, 1])
+    .toEqual([0.4, 0.3, 1, 0.5, 0.6])
   // Nowhere to type it: what comes at once is no station.
   await expect(next(page)).not.toContainText('Spin the wheel')
   await page.locator('[data-act]').first().focus()

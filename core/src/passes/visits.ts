@@ -44,6 +44,17 @@ const FALL_UNTOLD = 0.2
 /** A wheel put in unwritten comes out of the heap: its rim or rotor is worn that far into the last of it. */
 const HEAP_WORN = 0.05
 
+/**
+ * What is looked at on every visit although its figure is kept (a pad whole on the track, a wheel that neither wobbles nor
+ * hops), and how far an eye errs in it, mm. Our estimate.
+ */
+const EYE_ERRS_MM: Readonly<Record<string, number>> = {
+  padEdgeLeft: 0.7,
+  padEdgeRight: 0.7,
+  lateralRunout: 0.5,
+  radialRunout: 0.5,
+}
+
 type Truth = Record<string, number>
 
 interface World {
@@ -100,12 +111,17 @@ function swapped({ kit, random, truth }: World, part: string, first: Truth): voi
   }
 }
 
-/** A fall bends and shifts what is set: by as much as two years do. */
+/** What is taken for hardware and can yet stop a rider is knocked by so much in a fall, mm: a shoe, an arm. */
+const KNOCKED_MM = 0.6
+
+/** A fall bends and shifts what is set: by as much as two years do; and what stays for good otherwise. */
 function fallen({ kit, random, truth }: World): void {
   for (const spec of kit.readings) {
     const drift = driftOf(spec)
-    if (drift?.perYear !== 0 || truth[spec.id] === undefined) continue
-    const now = (truth[spec.id] as number) + random.normal(2 * drift.sdPerYear)
+    const isHardware = spec.keeps === 'hardware' && spec.unit === 'mm' && spec.limit?.unsafe !== undefined
+    const shift = drift?.perYear === 0 ? 2 * drift.sdPerYear : isHardware ? KNOCKED_MM : undefined
+    if (shift === undefined || truth[spec.id] === undefined) continue
+    const now = (truth[spec.id] as number) + random.normal(shift)
     truth[spec.id] = onGauge(spec, now)
   }
 }
@@ -144,16 +160,32 @@ function happened({ world, first }: Bicycle): readonly EntryBody[] {
 }
 
 /** What was carried and so not looked at, judged as it truly is. */
-function count({ world: { truth }, hardware }: Bicycle, stand: Stand, asked: readonly string[], tally: Tally): void {
+function count(
+  { world: { truth }, hardware }: Bicycle,
+  stand: Stand,
+  asked: readonly string[],
+  caught: ReadonlySet<string>,
+  tally: Tally,
+): void {
   tally.visits += 1
   tally.carrying += asked.length
   tally.full += askedOn(expectOk(openStand(hardware, []))).length
   const judged = Object.keys(stand.state.carried)
-    .filter((id) => truth[id] !== undefined && !stand.model.needed.includes(id))
+    .filter((id) => truth[id] !== undefined && !stand.model.needed.includes(id) && !caught.has(id))
     .map((id) => judgedAs(stand, id, truth[id] as number))
   if (judged.includes('stop')) tally.missed += 1
   else if (judged.includes('out')) tally.leftOut += 1
 }
+
+/** What is kept and looks wrong to the eye on the walk round. */
+const seenOut = ({ random, truth }: World, stand: Stand): ReadonlySet<string> =>
+  new Set(
+    Object.entries(EYE_ERRS_MM).flatMap(([id, sd]) => {
+      const value = truth[id]
+      if (value === undefined || !stand.state.carried[id]) return []
+      return judgedAs(stand, id, value + random.normal(sd)) === 'stop' ? [id] : []
+    }),
+  )
 
 /** One visit: what is asked is read as a gauge reads it, what is found out is put right. */
 function visitNow(bicycle: Bicycle, seed: number, openedAt: string, tally: Tally): void {
@@ -172,7 +204,12 @@ function visitNow(bicycle: Bicycle, seed: number, openedAt: string, tally: Tally
   for (const body of told) write(body)
   const stand = expectOk(openStand(hardware, entries, { openedAt, complaints: [], visits: [...visits] }))
   const asked = askedOn(stand)
-  if (visits.length > 0) count(bicycle, stand, asked, tally)
+  const caught = seenOut(world, stand)
+  if (visits.length > 0) count(bicycle, stand, asked, caught, tally)
+  for (const id of caught) {
+    truth[id] = first[id] as number
+    write({ kind: 'reading', reading: id, value: truth[id] as number, unit: kit.reading(id)?.unit ?? 'mm' })
+  }
   for (const id of asked) {
     const spec = kit.reading(id) as ReadingSpec
     const value = onGauge(spec, (truth[id] ?? spec.min) + random.normal(spec.sd))

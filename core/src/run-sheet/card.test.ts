@@ -65,7 +65,13 @@ describe('a card is one posture', () => {
     )
     const feelers = cardAt(undefined, ...looked)
     expect(feelers?.posture).toBe('feeler')
-    expect(feelers?.rows.flatMap(({ readings }) => readings)).toEqual(['lateralRunout', 'toeLeft', 'toeRight'])
+    expect(feelers?.rows.flatMap(({ readings }) => readings)).toEqual([
+      'lateralRunout',
+      'radialRunout',
+      'wheelOffset',
+      'toeLeft',
+      'toeRight',
+    ])
     const rule = cardAt(undefined, ...looked, reading('lateralRunout', 0.3))
     expect(rule?.posture).toBe('rule')
     const all = rule?.rows.flatMap(({ readings }) => readings) ?? []

@@ -52,12 +52,12 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: Readonly
   const { step } = status
   if (isIll(status)) return undefined
   const isConfirmed = step.done.kind === 'confirmed'
-  // Gaps, bite and reserve are read as the brake stands, one after the other: the rule lies beside the feelers.
-  const isDial = step.done.kind === 'dialled-in' && posture === 'rule'
+  // What one step measures is measured in one go, with another tool beside it: the gaps with the bite, a wheel’s runouts.
+  const isWhole = MEASURING.has(posture) && (step.id === job.next.step.id || step.done.kind === 'dialled-in')
   if (isConfirmed && step.posture !== posture) return undefined
   const readings = isConfirmed
     ? []
-    : askedAt(job, status).filter((id) => !taken.has(id) && (isDial || postureOf(job, step, id) === posture))
+    : askedAt(job, status).filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
   const sound = soundOf(job, status, readings)
   return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }

@@ -6,9 +6,11 @@ import { showAnswer } from '@overhaul/core/stand/show'
 import { lower, upper } from '@overhaul/core/stand/words'
 import { type ReactNode, useState } from 'react'
 import styled from 'styled-components'
-import { Ends, Row } from '../../ui/layout.ts'
+import { useDrawings } from '../../data/drawings.ts'
+import { Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Cautions, Complaint, Read, Slate } from '../../ui/words.tsx'
+import { Answer } from './Answer.tsx'
 import { type NextProps, Top } from './parts.tsx'
 import { useWait } from './use-on-show.ts'
 
@@ -96,31 +98,27 @@ function wordsOf({ job, drafts, length, lastTime }: Props, row: CardRow): string
 }
 
 /** The first row, in as little room as it needs: what to look at, and its two answers. */
-function FirstRow({
-  row,
-  write,
-  words,
-  onOther,
-}: Pick<NextProps, 'write'> & { row: CardRow; words: string; onOther: () => void }) {
+function FirstRow({ job, row, write, words, onOther }: Pick<NextProps, 'job' | 'write'> & { row: CardRow; words: string; onOther: () => void }) {
   const { step, sound = [] } = row
+  const pictures = useDrawings(job.family)?.pictures[step.id]
   const ill = step.done.kind === 'confirmed' ? step.done.ill : undefined
   return (
     <>
       <First data-act="" tabIndex={-1}>
         <Read>{step.say}</Read>
       </First>
-      <Ends>
+      <Row>
         <Press hint="d" data-key="did-it" onPress={() => write(sound)}>
-          {ill === undefined ? upper(words) : (step.done as { well: string }).well}
+          <Answer picture={pictures?.well}>{ill === undefined ? upper(words) : (step.done as { well: string }).well}</Answer>
         </Press>
         <Press
           hint="n"
           data-key="not-well"
           onPress={() => (ill === undefined ? onOther() : write([{ kind: 'confirm', step: step.id, well: false }]))}
         >
-          {ill ?? 'Otherwise'}
+          <Answer picture={pictures?.ill}>{ill ?? 'Otherwise'}</Answer>
         </Press>
-      </Ends>
+      </Row>
     </>
   )
 }
@@ -163,6 +161,7 @@ export function LooksCard(props: Props) {
           go
           hint="a"
           data-key="all-sound"
+          data-ends=""
           isDisabled={wait > 0 || sound.length + typed.size === 0}
           onPress={allSound}
         >
@@ -186,6 +185,7 @@ export function LooksCard(props: Props) {
                     act(row)
                   ) : (
                     <FirstRow
+                      job={job}
                       row={row}
                       write={props.write}
                       words={wordsOf(props, row)}

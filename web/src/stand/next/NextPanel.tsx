@@ -1,4 +1,3 @@
-import type { Picture } from '@overhaul/core/brake/drawings'
 import { sayFindings } from '@overhaul/core/run-sheet/findings'
 import type { Act as NextAct } from '@overhaul/core/run-sheet/next'
 import type { Row } from '@overhaul/core/stand/card'
@@ -9,13 +8,13 @@ import { lazily } from '../../app/lazily.ts'
 import { phone } from '../../app/theme.ts'
 import { useDrawings } from '../../data/drawings.ts'
 import { useKept } from '../../data/use-kept.ts'
-import { Pictured } from '../../drawing/Pictured.tsx'
 import { Ends, Row as Line, LinkPress } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { Read } from '../../ui/words.tsx'
 import { measuredOn } from '../view.ts'
 import { ActCautions } from './ActCautions.tsx'
+import { Answer } from './Answer.tsx'
 import { LooksCard } from './LooksCard.tsx'
 import { MakeTurn } from './MakeTurn.tsx'
 import { Measure } from './Measure.tsx'
@@ -149,24 +148,6 @@ function SheetLinks({ href }: { href: string }) {
     </Line>
   )
 }
-
-const Pointed = styled.span`
-  display: grid;
-  justify-items: center;
-  gap: 4px;
-  padding: 4px 0;
-`
-
-/** An answer under what it looks like, where it can be pointed at. */
-const Answer = ({ picture, children }: { picture: Picture | undefined; children: string }) =>
-  picture ? (
-    <Pointed>
-      <Pictured picture={picture} />
-      {children}
-    </Pointed>
-  ) : (
-    children
-  )
 
 /** Every confirmation has two answers: it is well, or it is not and then this is done. */
 function Confirm({ jobId, job, next, write, onWhy }: NextProps & { next: NextAct & { kind: 'confirm' } }) {
