@@ -317,6 +317,14 @@ export function Stand({ open }: { open: OpenJob }) {
 
 /** The first field or answer asked for; where nothing is, the first gauge. */
 function toFirstField() {
+  const closed = document.querySelector<HTMLButtonElement>('[data-opens-row]')
+  if (closed) {
+    closed.click()
+    requestAnimationFrame(() => requestAnimationFrame(toField))
+  } else toField()
+}
+
+function toField() {
   const asked = document.querySelector<HTMLElement>('[data-measure="0"]')
   const field = asked?.matches('input') ? asked : asked?.querySelector<HTMLElement>('input:checked, input')
   ;(field ?? document.querySelector<HTMLInputElement>('[data-reading]'))?.focus()

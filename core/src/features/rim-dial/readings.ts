@@ -119,9 +119,10 @@ export const DIAL_SEEN: readonly SeenSpec[] = [
       { id: 'left', title: 'rubs on the left', remedy: RUBS, stop: true },
       { id: 'right', title: 'rubs on the right', remedy: RUBS, stop: true },
       {
-        id: 'wobbles',
-        title: 'wobbles or hops',
-        remedy: 'Measure how far the rim runs out, side to side and up and down, and true the wheel; then spin it again.',
+        id: 'untrue',
+        title: 'runs out, to the eye',
+        remedy:
+          'Measure how far the rim runs out, side to side and up and down, and true the wheel; then spin it again.',
         stop: true,
       },
     ],

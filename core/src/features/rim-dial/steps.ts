@@ -23,7 +23,7 @@ export const DIAL_STEPS: readonly StepSpec[] = [
     station: 'prove',
     before: 'wheel-fastened',
     title: 'wheel spins free',
-    say: 'Spin the wheel: no rub, wobble or hop, and free again when let go.',
+    say: 'Spin the wheel: no rub, no runout to be seen, and free again when let go.',
     why: 'The pads must come back off the rim by themselves. A rub that the gauge did not show says where to look.',
     cautions: [],
     done: { kind: 'in-window', readings: ['spin'] },

@@ -98,7 +98,13 @@ function wordsOf({ job, drafts, length, lastTime }: Props, row: CardRow): string
 }
 
 /** The first row, in as little room as it needs: what to look at, and its two answers. */
-function FirstRow({ job, row, write, words, onOther }: Pick<NextProps, 'job' | 'write'> & { row: CardRow; words: string; onOther: () => void }) {
+function FirstRow({
+  job,
+  row,
+  write,
+  words,
+  onOther,
+}: Pick<NextProps, 'job' | 'write'> & { row: CardRow; words: string; onOther: () => void }) {
   const { step, sound = [] } = row
   const pictures = useDrawings(job.family)?.pictures[step.id]
   const ill = step.done.kind === 'confirmed' ? step.done.ill : undefined
@@ -109,11 +115,14 @@ function FirstRow({ job, row, write, words, onOther }: Pick<NextProps, 'job' | '
       </First>
       <Row>
         <Press hint="d" data-key="did-it" onPress={() => write(sound)}>
-          <Answer picture={pictures?.well}>{ill === undefined ? upper(words) : (step.done as { well: string }).well}</Answer>
+          <Answer picture={pictures?.well}>
+            {ill === undefined ? upper(words) : (step.done as { well: string }).well}
+          </Answer>
         </Press>
         <Press
           hint="n"
           data-key="not-well"
+          {...(ill === undefined && { 'data-opens-row': '' })}
           onPress={() => (ill === undefined ? onOther() : write([{ kind: 'confirm', step: step.id, well: false }]))}
         >
           <Answer picture={pictures?.ill}>{ill ?? 'Otherwise'}</Answer>
