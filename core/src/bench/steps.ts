@@ -378,6 +378,7 @@ export const COMMON_STEPS: readonly StepSpec[] = [
   },
   {
     id: 'wheel-fastened',
+    posture: 'walk',
     station: 'prove',
     standsOn: ['confirm:wheel-seated', 'swap:wheel', 'confirm:axle-loosened'],
     shorthand: 'fastened',

@@ -70,7 +70,8 @@ function holdsUp(job: Job, status: StepStatus, posture: PostureId): boolean {
   if (isIll(status)) return true
   switch (step.done.kind) {
     case 'confirmed':
-      if (step.posture === undefined || step.posture === 'walk') return true
+      if (step.posture === undefined) return true
+      if (step.posture === 'walk') return posture !== 'walk'
       return step.posture === 'lever' && MEASURING.has(posture)
     case 'planned':
     case 'signed':

@@ -66,6 +66,13 @@ const Open = styled.div`
     display: grid;
     gap: 6px;
   }
+  /* Its card says what it is: an act on it takes no more room than it needs. */
+  [data-top] {
+    display: none;
+  }
+  [data-act] {
+    font-size: 1.3125rem;
+  }
 `
 const First = styled.p`
   font: 600 1.3125rem/1.15 var(--label);

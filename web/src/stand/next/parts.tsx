@@ -62,7 +62,7 @@ interface TopProps {
 
 /** What kind of act it is, and beside it why now. */
 export const Top = ({ label, hint, children }: TopProps) => (
-  <TopLine>
+  <TopLine data-top="">
     <span>
       <Label>{label}</Label>
       {hint && <Key aria-hidden="true">{hint}</Key>}
