@@ -6,6 +6,7 @@ import type { EntryBody } from '@overhaul/core/stand/entries'
 import { lastTimes } from '@overhaul/core/stand/last-time'
 import { upper } from '@overhaul/core/stand/words'
 import { Suspense, startTransition, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { lazily } from '../app/lazily.ts'
 import { useMedia, useSettings } from '../app/settings.ts'
 import { PHONE } from '../app/theme.ts'
@@ -318,10 +319,9 @@ export function Stand({ open }: { open: OpenJob }) {
 /** The first field or answer asked for; where nothing is, the first gauge. */
 function toFirstField() {
   const closed = document.querySelector<HTMLButtonElement>('[data-opens-row]')
-  if (closed) {
-    closed.click()
-    requestAnimationFrame(() => requestAnimationFrame(toField))
-  } else toField()
+  // Keys that follow at once are for the field: it is there before they come.
+  if (closed) flushSync(() => closed.click())
+  toField()
 }
 
 function toField() {
