@@ -56,6 +56,12 @@ const pads = (left: number, right: number, more: readonly Shape[] = []): Picture
   box(right === 0 ? 'fault' : 'pad', [6 + right, 8], [6 + right + 10, -8]),
   ...more,
 ]
+/** The rim beside where it should run. */
+const leaning: Picture = [
+  ...pads(6, 6).slice(1),
+  box('void', [-6, 14], [6, -14]),
+  ...turnedBy([box('fault', [-6, 14], [6, -14])], [0, -14], 9),
+]
 const touching = (left: number, right: number): Picture =>
   pads(left, right).map((shape) => (shape.role === 'fault' ? { ...shape, role: 'pad' } : shape))
 
@@ -200,7 +206,7 @@ export const RIM_PICTURES: Pictures = {
     one: pads(0, 9),
     neither: pads(0, 0),
   },
-  spin: { free: pads(6, 6), left: pads(0, 8), right: pads(8, 0) },
+  spin: { free: pads(6, 6), left: pads(0, 8), right: pads(8, 0), untrue: leaning },
   firstTouch: { left: touching(0, 6), both: touching(0, 0), right: touching(6, 0) },
   'pads-tight': {
     well: [...track, figure('pad', ...arc([0, -45], 60, 73, 107), ...arc([0, -45], 50, 107, 73))],
