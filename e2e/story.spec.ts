@@ -27,6 +27,9 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
   await expect(next(page)).toContainText('Spin the wheel')
   await follow(page)
   await expect(next(page)).toContainText('Measure the rim’s wall')
+  // Looked at as last time; its wall is measured with the caliper, and what else is.
+  await follow(page)
+  await expect(next(page)).toContainText('With the caliper')
   await follow(page)
   await expect(page.getByRole('button', { name: /^Wheel: in its window/ })).toBeVisible()
   await expect(next(page)).toContainText('Measure the lever')

@@ -2,6 +2,7 @@ import { detailsFor } from '@overhaul/core/brake/drawings'
 import type { StationId } from '@overhaul/core/brake/station'
 import type { LengthUnit } from '@overhaul/core/quantity/quantity'
 import type { Job } from '@overhaul/core/run-sheet/job'
+import type { Card } from '@overhaul/core/stand/card'
 import { type Ref, Suspense, useMemo, useState } from 'react'
 import { lazily } from '../app/lazily.ts'
 import { useDrawings } from '../data/drawings.ts'
@@ -20,18 +21,23 @@ interface Props {
   /** The station that is shown, and whether it is the one of the card in hand. */
   readonly station: StationId
   readonly inHand: boolean
+  /** What is done in the posture of the act in hand. */
+  readonly card: Card | undefined
   readonly drafts: Drafts
   readonly length: LengthUnit
   readonly ref: Ref<HTMLElement>
 }
 
 /** What lies on the bench: the parts the card in hand is about, the mount in section, or the brake and its lever. */
-export function OnBench({ job, jobId, station, inHand, drafts, length, ref }: Props) {
+export function OnBench({ job, jobId, station, inHand, card, drafts, length, ref }: Props) {
   const focus = useFieldInHand()
   const drawings = useDrawings(job.family)
   const act = `${job.next.kind} ${job.next.step.id} ${station}`
   const [brakeFor, setBrakeFor] = useState<string>()
-  const { wanted, beside } = useMemo(() => askedAt(job, station, inHand), [job, station, inHand])
+  const { wanted, beside } = useMemo(
+    () => askedAt(job, station, inHand, card, focus),
+    [job, station, inHand, card, focus],
+  )
   const details = useMemo(() => {
     const all = drawings?.details ?? []
     const asked = detailsFor(all, wanted)

@@ -205,6 +205,7 @@ export function Stand({ open }: { open: OpenJob }) {
       jobId={record.job.id}
       station={station}
       inHand={station === stationOfNext}
+      card={card}
       drafts={drafts}
       length={length}
     />

@@ -86,14 +86,26 @@ export const measuredOn = ({ kit }: Pick<Job, 'kit'>, card: Card | undefined): C
     ? card
     : undefined
 
-/** What the card in hand asks to be measured or done, and what it takes beside; at another station, what its gauges show. */
+/** The readings of the row the hand is in, by the field it is in; of the act in hand where it is in none. */
+function rowInHand({ kit, next }: Job, card: Card | undefined, field: string | undefined): readonly string[] {
+  const row = measuredOn({ kit }, card)?.rows.find(({ readings }) => field !== undefined && readings.includes(field))
+  return row?.readings ?? ('readings' in next ? next.readings : [])
+}
+
+/**
+ * What the card in hand asks to be measured or done where the hand is in it, and what it takes beside; at another station, what
+ * its gauges show.
+ */
 export function askedAt(
-  { kit, model, next }: Job,
+  job: Job,
   station: StationId,
   inHand: boolean,
+  card?: Card,
+  field?: string,
 ): { readonly wanted: readonly string[]; readonly beside: readonly string[] } {
+  const { kit, model, next } = job
   if (inHand && next.kind === 'confirm') return { wanted: [next.step.id], beside: [] }
-  const wanted = inHand ? ('readings' in next ? next.readings : []) : kit.gauges(station)
+  const wanted = inHand ? rowInHand(job, card, field) : kit.gauges(station)
   // What is set by turns is shown on the brake itself.
   if (wanted.some((id) => model.needed.includes(id))) return { wanted: [], beside: [] }
   const { done } = next.step
