@@ -7,7 +7,7 @@ import { lower, upper } from '@overhaul/core/stand/words'
 import { type ReactNode, useState } from 'react'
 import styled from 'styled-components'
 import { useDrawings } from '../../data/drawings.ts'
-import { Row } from '../../ui/layout.ts'
+import { Ends, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
 import { Cautions, Complaint, Read, Slate } from '../../ui/words.tsx'
 import { Answer } from './Answer.tsx'
@@ -72,6 +72,10 @@ const Open = styled.div`
   }
   [data-act] {
     font-size: 1.3125rem;
+  }
+  /* What ends the card is at its head. */
+  ${Ends} {
+    position: static;
   }
 `
 const First = styled.p`
@@ -183,11 +187,7 @@ export function LooksCard(props: Props) {
         >
           {wait > 0 ? `All sound, in ${wait} s` : 'All sound'}
         </Press>
-        <Slate>
-          {left > 0
-            ? `${left === 1 ? 'One row is' : `${left} rows are`} chosen by hand. What is not sound: touch its row.`
-            : 'What is not sound: touch its row.'}
-        </Slate>
+        <Slate>{left > 0 ? `${left} to choose; touch what is not sound.` : 'Touch what is not sound.'}</Slate>
       </Head>
       {fault && <Complaint>{fault}</Complaint>}
       <Rows aria-label={card.title}>

@@ -40,7 +40,7 @@ export function Measure(props: NextProps & { next: NextAct & { kind: 'measure' }
       >
         <ActCautions job={job} />
         {measured ? <MeasuredRows {...props} card={measured} /> : <Readings {...props} readings={asked} />}
-        {!dial && (
+        {!dial && !measured && (
           <p style={{ paddingTop: 8 }}>
             <Read>{next.step.why}</Read>
           </p>
