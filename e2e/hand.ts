@@ -1,4 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test'
+import { SOUND, type workshop } from './workshop.ts'
+
+type Workshop = Awaited<ReturnType<typeof workshop>>
 
 export const next = (page: Page) => page.getByTestId('next')
 
@@ -106,3 +109,19 @@ export const scan = (page: Page, code: string): Promise<void> =>
     },
     [...code, 'Enter'],
   )
+
+/** A sound brake, looked at, measured and signed on its first visit. */
+export async function visited(page: Page, shop: Workshop, name: string): Promise<string> {
+  const brakeId = await shop.newBrake(name, 'linear-pull', 'rear')
+  const job = await shop.newJob(brakeId)
+  await page.goto(`${shop.url}/stand/${job}`)
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
+  await writeOnTape(page, `fast ok hub ok lat 0.2 rad 0.2 off 0 ${SOUND} gl 1 gr 1 bite 20`)
+  await writeOnTape(page, 'back both tight ok res 25 spin free walk ok')
+  await expect(next(page)).toContainText('Sign the job')
+  await writeOnTape(page, 'release 7')
+  await expect(next(page)).toContainText('Released by 7')
+  // The house has it before the next job is opened.
+  await expect.poll(async () => (await shop.entries(job)).some(({ kind }) => kind === 'release')).toBe(true)
+  return brakeId
+}

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
-import { next, writeOnTape } from './hand.ts'
-import { SOUND, workshop } from './workshop.ts'
+import { expect, test } from '@playwright/test'
+import { next, visited, writeOnTape } from './hand.ts'
+import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
 test.beforeAll(async () => {
@@ -8,27 +8,11 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.close())
 
-/** A sound brake, looked at, measured and signed on its first visit. */
-async function visited(page: Page, name: string): Promise<string> {
-  const brakeId = await shop.newBrake(name, 'linear-pull', 'rear')
-  const job = await shop.newJob(brakeId)
-  await page.goto(`${shop.url}/stand/${job}`)
-  await expect(next(page)).toContainText('wheel straight in its dropouts')
-  await writeOnTape(page, `fast ok hub ok lat 0.2 rad 0.2 off 0 ${SOUND} gl 1 gr 1 bite 20`)
-  await writeOnTape(page, 'back both tight ok res 25 spin free walk ok')
-  await expect(next(page)).toContainText('Sign the job')
-  await writeOnTape(page, 'release 7')
-  await expect(next(page)).toContainText('Released by 7')
-  // The house has it before the next job is opened.
-  await expect.poll(async () => (await shop.entries(job)).some(({ kind }) => kind === 'release')).toBe(true)
-  return brakeId
-}
-
 // Handbook: what stays known from visit to visit; looks for safety are taken on every one.
 test('a second visit asks for what must be looked at, shows what is kept, and takes it anew by one key', async ({
   page,
 }) => {
-  const brakeId = await visited(page, 'Kept 1')
+  const brakeId = await visited(page, shop, 'Kept 1')
   await page.goto(`${shop.url}/stand/${await shop.newJob(brakeId)}`)
   await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'fast ok hub ok')
@@ -49,7 +33,7 @@ test('a second visit asks for what must be looked at, shows what is kept, and ta
 })
 
 test('after a fall nothing is kept', async ({ page }) => {
-  const brakeId = await visited(page, 'Kept 2')
+  const brakeId = await visited(page, shop, 'Kept 2')
   await page.goto(`${shop.url}/stand/${await shop.newJob(brakeId)}`)
   await expect(next(page)).toContainText('wheel straight in its dropouts')
   const kept = page.getByRole('region', { name: 'Kept from earlier visits' })
