@@ -17,6 +17,13 @@ function postureOf({ kit }: Stand, step: Step, id: string): PostureId | undefine
   return spec ? HELD_IN[spec.instrument] : step.posture
 }
 
+/** A step that takes a tool of its own is measured by itself. */
+const takesOwnTool = ({ kit }: Stand, readings: readonly string[]): boolean =>
+  readings.some((id) => {
+    const spec = kit.reading(id)
+    return spec !== undefined && HELD_IN[spec.instrument] === undefined
+  })
+
 /** What a step still asks for: of the dial-in what the advice wants read. */
 function askedAt(job: Job, { step }: StepStatus): readonly string[] {
   if (step.done.kind === 'dialled-in') return job.advice.kind === 'measure' ? job.advice.readings : []
@@ -55,9 +62,9 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: Readonly
   // What one step measures is measured in one go, with another tool beside it: the gaps with the bite, a wheel’s runouts.
   const isWhole = MEASURING.has(posture) && (step.id === job.next.step.id || step.done.kind === 'dialled-in')
   if (isConfirmed && step.posture !== posture) return undefined
-  const readings = isConfirmed
-    ? []
-    : askedAt(job, status).filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
+  const asked = isConfirmed ? [] : askedAt(job, status)
+  if (takesOwnTool(job, asked)) return undefined
+  const readings = asked.filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
   const sound = soundOf(job, status, readings)
   return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }
@@ -92,6 +99,7 @@ function postureNow(job: Job, next: Act & { readonly kind: 'confirm' | 'measure'
   if (next.kind === 'confirm') return next.step.posture
   if (next.step.done.kind === 'dialled-in') return 'rule'
   const [first] = next.readings
+  if (takesOwnTool(job, next.readings)) return undefined
   return first === undefined ? undefined : postureOf(job, next.step, first)
 }
 

@@ -124,11 +124,10 @@ function FirstRow({
       <First data-act="" tabIndex={-1}>
         <Read>{step.say}</Read>
       </First>
+      {ill === undefined && <Slate>{upper(words)}</Slate>}
       <Row>
         <Press hint="d" data-key="did-it" onPress={() => write(sound)}>
-          <Answer picture={pictures?.well}>
-            {ill === undefined ? upper(words) : (step.done as { well: string }).well}
-          </Answer>
+          <Answer picture={pictures?.well}>{step.done.kind === 'confirmed' ? step.done.well : 'Sound'}</Answer>
         </Press>
         <Press
           hint="n"
