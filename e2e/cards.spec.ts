@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { next, release, until, visited, writeOnTape } from './hand.ts'
+import { leaveTape, next, release, until, visited, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -63,7 +63,7 @@ test('the same by the tape: it waits until the card can have been read; what is 
   await expect(next(page)).toContainText('Hub bearings are work of the wheel bench')
   await writeOnTape(page, 'allsound')
   await expect(page.locator('#tape-echo')).toContainText('do what Next says')
-  await page.keyboard.press('Escape')
+  await leaveTape(page)
   await writeOnTape(page, 'hub ok')
   await expect(card(page, 'At the lever')).toBeVisible()
 })
