@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { leaveTape, next, release, until, visited, writeOnTape } from './hand.ts'
+import { leaveTape, next, release, visited, writeOnTape } from './hand.ts'
 import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
@@ -80,18 +80,28 @@ test('by touch: a row that is otherwise is told by itself, and all sound is refu
   await allSound(page).tap()
   await expect(next(page)).toContainText(/Not all sound: inner at .* Save that first/)
   await next(page).getByRole('button', { name: 'Save' }).tap()
+  // The rest of the walk round is looked at as well; then it is put right.
+  await expect(rows).not.toContainText('housing and inner fit for a brake')
+  await expect(rows.getByRole('listitem')).toHaveCount(11)
+  await allSound(page).tap()
   await expect(next(page)).toContainText('do not ride')
 })
 
-test('a brake never seen: looks, then tool by tool, and turned after seven acts', async ({ page }) => {
+test('a drum never seen: what nobody ever answered is chosen, the rest is sound; then tool by tool', async ({
+  page,
+}) => {
   const brakeId = await shop.newBrake('New here', 'drum', 'front', 5)
   await page.goto(`${shop.url}/stand/${await shop.newJob(brakeId)}`)
-  await expect(card(page, 'Walk round, from the front')).toBeVisible()
-  // What nobody ever answered is chosen; the rest is sound.
-  await expect(next(page)).toContainText('to choose')
-  const said = await until(page, /Sign the job|Next turn/)
-  expect(said.some((each) => each.includes('With the caliper'))).toBe(true)
-  expect(said.some((each) => each.includes('With the rule'))).toBe(true)
+  await expect(card(page, 'Walk round, from the front')).toContainText('housing: choose')
+  await expect(next(page)).toContainText('1 to choose')
+  await readThrough(page)
+  await writeOnTape(page, 'allsound but kind coil cover sound ends right ia whole ih whole')
+  await expect(next(page)).toContainText('With the caliper')
+  await expect(page.getByLabel('measured lever pivot to cable end')).toBeVisible()
+  await expect(page.getByLabel('measured housing, outside')).toBeVisible()
+  await next(page).getByRole('button', { name: 'Read the practice gauge' }).click()
+  await next(page).getByRole('button', { name: 'Save' }).click()
+  await expect(next(page)).toContainText(/With the rule|Count how many turns/)
 })
 
 test('a bicycle that fell is looked over as if never seen', async ({ page }) => {

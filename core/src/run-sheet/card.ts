@@ -32,23 +32,33 @@ function askedAt(job: Job, { step }: StepStatus): readonly string[] {
   return missing.length > 0 ? missing : wanted
 }
 
-/** What an earlier visit answered, still standing on what it stood on; else the only answer that is well. */
-function soundAnswer(job: Job, id: string): EntryBody | undefined {
-  const { kit, state, known, family } = job
+/** What an earlier visit answered, where it still stands on what it stood on. */
+function keptAnswer({ kit, state, known, family }: Job, id: string): string | number | undefined {
   const own = known.visits.filter(({ hardware }) => hardware.family === family.id)
-  const logs = [...own.map(({ entries }) => entries), state.standing]
-  const kept = standingPoints(kit, logs).get(id)?.at(-1)?.value
-  const well = kit.seeing(id)?.options.filter((option) => option.remedy === undefined) ?? []
-  const value = well.find((option) => option.id === kept)?.id ?? (well.length === 1 ? well[0]?.id : undefined)
-  if (value === undefined || judgedAs(job, id, value) !== 'well') return undefined
-  return { kind: 'reading', reading: id, value, unit: '' }
+  return standingPoints(kit, [...own.map(({ entries }) => entries), state.standing])
+    .get(id)
+    ?.at(-1)?.value
 }
 
-function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): readonly EntryBody[] | undefined {
+/** What is kept and well, else the only answer that is. */
+function soundAnswer(job: Job, id: string): { readonly body: EntryBody; readonly isKept: boolean } | undefined {
+  const kept = keptAnswer(job, id)
+  const well = job.kit.seeing(id)?.options.filter((option) => option.remedy === undefined) ?? []
+  const value = well.find((option) => option.id === kept)?.id ?? (well.length === 1 ? well[0]?.id : undefined)
+  if (value === undefined || judgedAs(job, id, value) !== 'well') return undefined
+  return { body: { kind: 'reading', reading: id, value, unit: '' }, isKept: value === kept }
+}
+
+/** What a row comes to where it is sound; nothing where the hand must choose or measure. */
+function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): Pick<Row, 'sound' | 'kept'> {
   if (step.done.kind === 'confirmed')
-    return [{ kind: 'confirm', step: step.id, ...(step.done.count && { count: step.done.count }) }]
+    return { sound: [{ kind: 'confirm', step: step.id, ...(step.done.count && { count: step.done.count }) }] }
   const answers = readings.map((id) => soundAnswer(job, id))
-  return answers.every((each) => each !== undefined) ? answers : undefined
+  if (!answers.every((each) => each !== undefined)) return {}
+  return {
+    sound: answers.map(({ body }) => body),
+    ...(answers.every(({ isKept }) => isKept) && { kept: true as const }),
+  }
 }
 
 /** It was found not well, and is put right first; what is dialled in is set by reading it. */
@@ -66,15 +76,15 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: Readonly
   if (takesOwnTool(job, asked)) return undefined
   const readings = asked.filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
-  const sound = soundOf(job, status, readings)
-  return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...(sound && { sound }) }
+  return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...soundOf(job, status, readings) }
 }
 
 /** Whether what comes behind a step that is still open must wait for it: work of the hand, and what settles the brake. */
 function holdsUp(job: Job, status: StepStatus, posture: PostureId): boolean {
   const { step } = status
   const isKnown = job.known.visits.length > 0
-  if (isIll(status)) return true
+  // What looks ill is put right when it is its turn: the rest of the walk round is looked at as well.
+  if (isIll(status)) return posture !== 'walk-round' || step.done.kind === 'confirmed'
   switch (step.done.kind) {
     case 'confirmed':
       if (step.posture === undefined) return true

@@ -10,6 +10,8 @@ export interface Row {
   readonly readings: readonly string[]
   /** What it comes to where all is sound; missing where the hand must choose or measure. */
   readonly sound?: readonly EntryBody[]
+  /** All of that is what an earlier visit answered. */
+  readonly kept?: true
 }
 
 /** What is done in one posture with one tool, each row an answer of its own. */

@@ -95,7 +95,7 @@ interface Props extends NextProps {
 const readingOf = (body: EntryBody): string | undefined => (body.kind === 'reading' ? body.reading : undefined)
 
 /** What a row comes to where it is sound, or what the hand chose in it; “choose” where it must. */
-function wordsOf({ job, drafts, length, lastTime }: Props, row: CardRow): string {
+function wordsOf({ job, drafts, length }: Props, row: CardRow): string {
   if (row.step.done.kind === 'confirmed') return lower(row.step.done.well)
   const sound = new Map(row.sound?.flatMap((body) => (body.kind === 'reading' ? [[body.reading, body.value]] : [])))
   const says = row.readings.map((id) => {
@@ -104,8 +104,7 @@ function wordsOf({ job, drafts, length, lastTime }: Props, row: CardRow): string
       ? `${job.kit.title(id)}: choose`
       : `${job.kit.title(id)} ${lower(showAnswer(job.kit, id, value, length))}`
   })
-  const isKept = row.sound !== undefined && row.readings.every((id) => lastTime.get(id)?.value === sound.get(id))
-  return `${says.join(' · ')}${isKept ? ', as last time' : ''}`
+  return `${says.join(' · ')}${row.kept ? ', as last time' : ''}`
 }
 
 /** The first row, in as little room as it needs: what to look at, and its two answers. */
@@ -150,7 +149,8 @@ const otherwiseOn = ({ job, drafts, card }: Props): string | undefined =>
 export function LooksCard(props: Props) {
   const { job, card, drafts, length, onSave, shownS, act } = props
   const [picked, setPicked] = useState<string>()
-  const [fault, setFault] = useState<string>()
+  /** All was said to be sound while something chosen is not. */
+  const [isContradicted, setContradicted] = useState(false)
   const wait = useWait(card, shownS)
   const inHand = card.rows.find(({ step }) => step.id === picked)
   // What the hand must choose stands open when it is its turn.
@@ -161,13 +161,15 @@ export function LooksCard(props: Props) {
   const sound = soundIn(card).filter((body) => !typed.has(readingOf(body) ?? ''))
   const left = card.rows.filter((row) => !row.sound && row.readings.some((id) => drafts.text[id] === undefined)).length
 
+  const otherwise = otherwiseOn(props)
+  const fault =
+    isContradicted && otherwise !== undefined
+      ? `Not all sound: ${job.kit.title(otherwise)} ${lower(showAnswer(job.kit, otherwise, drafts.text[otherwise] as string, length))}. Save that first.`
+      : undefined
+
   const allSound = () => {
-    const otherwise = otherwiseOn(props)
-    if (otherwise !== undefined) {
-      const answer = lower(showAnswer(job.kit, otherwise, drafts.text[otherwise] as string, length))
-      return setFault(`Not all sound: ${job.kit.title(otherwise)} ${answer}. Save that first.`)
-    }
-    setFault(undefined)
+    setContradicted(otherwise !== undefined)
+    if (otherwise !== undefined) return
     const tookS = Math.round(shownS())
     onSave(sound.map((body) => (body.kind === 'confirm' || body.kind === 'reading' ? { ...body, tookS } : body)))
   }
