@@ -2,7 +2,7 @@ import { HELD_IN, POSTURES, type PostureId } from '../brake/posture.ts'
 import type { Step } from '../brake/step.ts'
 import type { Card, Row } from '../stand/card.ts'
 import type { EntryBody } from '../stand/entries.ts'
-import { judgedAs, standingPoints } from './carried.ts'
+import { judgedAs, standingNow } from './carried.ts'
 import type { Job, Stand } from './job.ts'
 import type { Act } from './next.ts'
 import { settled, sheetOf, wantedOf } from './status.ts'
@@ -32,17 +32,16 @@ function askedAt(job: Job, { step }: StepStatus): readonly string[] {
   return missing.length > 0 ? missing : wanted
 }
 
-/** What an earlier visit answered, where it still stands on what it stood on. */
-function keptAnswer({ kit, state, known, family }: Job, id: string): string | number | undefined {
-  const own = known.visits.filter(({ hardware }) => hardware.family === family.id)
-  return standingPoints(kit, [...own.map(({ entries }) => entries), state.standing])
-    .get(id)
-    ?.at(-1)?.value
-}
+/** What earlier visits and this one answered, where it still stands on what it stood on: by reading. */
+type Answered = ReturnType<typeof standingNow>
 
 /** What is kept and well, else the only answer that is. */
-function soundAnswer(job: Job, id: string): { readonly body: EntryBody; readonly isKept: boolean } | undefined {
-  const kept = keptAnswer(job, id)
+function soundAnswer(
+  job: Job,
+  answered: Answered,
+  id: string,
+): { readonly body: EntryBody; readonly isKept: boolean } | undefined {
+  const kept = answered.get(id)?.at(-1)?.value
   const well = job.kit.seeing(id)?.options.filter((option) => option.remedy === undefined) ?? []
   const value = well.find((option) => option.id === kept)?.id ?? (well.length === 1 ? well[0]?.id : undefined)
   if (value === undefined || judgedAs(job, id, value) !== 'well') return undefined
@@ -50,10 +49,15 @@ function soundAnswer(job: Job, id: string): { readonly body: EntryBody; readonly
 }
 
 /** What a row comes to where it is sound; nothing where the hand must choose or measure. */
-function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): Pick<Row, 'sound' | 'kept'> {
+function soundOf(
+  job: Job,
+  answered: Answered,
+  { step }: StepStatus,
+  readings: readonly string[],
+): Pick<Row, 'sound' | 'kept'> {
   if (step.done.kind === 'confirmed')
     return { sound: [{ kind: 'confirm', step: step.id, ...(step.done.count && { count: step.done.count }) }] }
-  const answers = readings.map((id) => soundAnswer(job, id))
+  const answers = readings.map((id) => soundAnswer(job, answered, id))
   if (!answers.every((each) => each !== undefined)) return {}
   return {
     sound: answers.map(({ body }) => body),
@@ -65,7 +69,12 @@ function soundOf(job: Job, { step }: StepStatus, readings: readonly string[]): P
 const isIll = ({ step, state }: StepStatus): boolean => state === 'out' && step.done.kind !== 'dialled-in'
 
 /** The row of a step in this posture; none where nothing of it is done so, or all of it is asked by a row before. */
-function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: ReadonlySet<string>): Row | undefined {
+function rowIn(
+  job: Job,
+  status: StepStatus,
+  posture: PostureId,
+  taken: ReadonlySet<string>,
+): Omit<Row, 'sound' | 'kept'> | undefined {
   const { step } = status
   if (isIll(status)) return undefined
   const isConfirmed = step.done.kind === 'confirmed'
@@ -76,7 +85,7 @@ function rowIn(job: Job, status: StepStatus, posture: PostureId, taken: Readonly
   if (takesOwnTool(job, asked)) return undefined
   const readings = asked.filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
-  return { step, act: isConfirmed ? 'confirm' : 'measure', readings, ...soundOf(job, status, readings) }
+  return { step, act: isConfirmed ? 'confirm' : 'measure', readings }
 }
 
 /** Whether what comes behind a step that is still open must wait for it: work of the hand, and what settles the brake. */
@@ -121,10 +130,11 @@ export function cardOf(job: Job): Card | undefined {
   if (!posture) return undefined
   const rows: Row[] = []
   const taken = new Set<string>()
+  const answered = standingNow(job.kit, job.known.visits, job.state.standing)
   for (const status of sheetOf(job, job.advice)) {
     if (settled(status.state)) continue
     const row = rowIn(job, status, posture, taken)
-    if (row) rows.push(row)
+    if (row) rows.push({ ...row, ...soundOf(job, answered, status, row.readings) })
     for (const id of row?.readings ?? []) taken.add(id)
     if (holdsUp(job, status, posture)) break
   }

@@ -8,7 +8,7 @@ import type { Entry, EntryOf } from '../stand/entries.ts'
 import { factOf } from '../stand/fold.ts'
 import { inOrder, overtakers, standingIn, strikes } from '../stand/log-order.ts'
 import { ANOTHER_SIGMAS, type Forecast, forecast, type Point } from '../wear/slope.ts'
-import type { Known } from './known.ts'
+import type { Known, Visit } from './known.ts'
 import { placed } from './placed.ts'
 import type { Stand } from './stand.ts'
 
@@ -58,8 +58,12 @@ function beforeIt(
 }
 
 /** What still stands of each reading over the logs of its visits, the newest last; none where it must be read anew. */
-export function standingPoints(kit: Kit, logs: readonly (readonly Entry[])[]): Points {
-  const points: Points = new Map()
+export function standingPoints(
+  kit: Kit,
+  logs: readonly (readonly Entry[])[],
+  before: ReadonlyMap<string, Reading[]> = new Map(),
+): Points {
+  const points: Points = new Map(before)
   for (const entries of logs) {
     const ordered = inOrder(entries)
     const late = overtakers(ordered, strikes(ordered))
@@ -75,6 +79,23 @@ export function standingPoints(kit: Kit, logs: readonly (readonly Entry[])[]): P
     }
   }
   return points
+}
+
+const leftBy = new WeakMap<readonly Visit[], { readonly kit: Kit; readonly points: Points }>()
+
+/** What earlier visits of a brake of this family left standing, worked out once, and what still stands of it after this log. */
+export function standingNow(kit: Kit, visits: readonly Visit[], entries: readonly Entry[]): Points {
+  const held = leftBy.get(visits)
+  const own = visits.filter(({ hardware }) => hardware.family === kit.family.id)
+  const points =
+    held?.kit === kit
+      ? held.points
+      : standingPoints(
+          kit,
+          own.map((visit) => visit.entries),
+        )
+  leftBy.set(visits, { kit, points })
+  return standingPoints(kit, [entries], points)
 }
 
 const kept = (entry: Reading, value: number | string, doubt: Omit<Forecast, 'mean'>): Kept => ({

@@ -1,5 +1,5 @@
 import type { LengthUnit } from '../quantity/quantity.ts'
-import { pointsOf, standingPoints, yearOf } from '../run-sheet/carried.ts'
+import { pointsOf, standingNow, yearOf } from '../run-sheet/carried.ts'
 import type { Job } from '../run-sheet/job.ts'
 import { showAnswer } from '../stand/show.ts'
 import { upper } from '../stand/words.ts'
@@ -32,10 +32,9 @@ const saySpan = ({ expected, soonest }: Lasts): string => {
  * a year of hire takes. What the brake is set by is no wear that is printed: a turn takes it up.
  */
 export function lifeLines(job: Job, length: LengthUnit): readonly string[] {
-  const { kit, state, windows, family, known } = job
+  const { kit, state, windows, known } = job
   const settings = setBy(job)
-  const own = known.visits.filter(({ hardware }) => hardware.family === family.id)
-  const points = standingPoints(kit, [...own.map(({ entries }) => entries), state.standing])
+  const points = standingNow(kit, known.visits, state.standing)
   return kit.readings.flatMap((spec): readonly string[] => {
     const window = windows.of[spec.id]
     const now = state.readings[spec.id]
