@@ -167,13 +167,14 @@ describe('told over HTTP', () => {
       say: told.say,
       readings: told.readings,
       sound: [confirm('wheel-fast')],
+      cautions: told.cautions,
     })
     expect(told.rows).toHaveLength(12)
   })
 
-  it('no rows where there is one thing alone; cautions of every row stand with it', () => {
+  it('no rows where there is one thing alone; every row has its own cautions', () => {
     expect(tellNext(jobWith(undefined, ...PREPARED, ...measured(0.3, 2.2, 9))).rows).toBeUndefined()
-    const { cautions } = tellNext(jobWith(KNOWN))
-    expect(cautions.join(' ')).toMatch(/broken strand/)
+    const { rows = [] } = tellNext(jobWith(KNOWN))
+    expect(rows.find(({ step }) => step === 'cable-match')?.cautions.join(' ')).toMatch(/broken strand/)
   })
 })

@@ -1,7 +1,7 @@
 import type { Move } from '../brake/adjuster.ts'
 import type { StationId } from '../brake/station.ts'
 import { leverMovesAt } from '../features/lever-fit/fit.ts'
-import { CAUTIONS } from '../reference/cautions.ts'
+import { CAUTIONS, type CautionId } from '../reference/cautions.ts'
 import type { Row } from '../stand/card.ts'
 import type { EntryBody } from '../stand/entries.ts'
 import { cardOf } from './card.ts'
@@ -45,7 +45,10 @@ export interface ToldRow {
   readonly readings: readonly string[]
   /** The entries it comes to where it is sound; missing where the hand must choose or measure. */
   readonly sound?: readonly EntryBody[]
+  readonly cautions: readonly string[]
 }
+
+const sayCautions = (ids: readonly CautionId[]): readonly string[] => ids.map((id) => CAUTIONS[id].text)
 
 const tellRow = ({ step, act, readings, sound }: Row): ToldRow => ({
   step: step.id,
@@ -53,6 +56,7 @@ const tellRow = ({ step, act, readings, sound }: Row): ToldRow => ({
   say: step.say,
   readings,
   ...(sound && { sound }),
+  cautions: sayCautions(step.cautions),
 })
 
 const whyOf = (next: Act): string | undefined =>
@@ -98,9 +102,7 @@ export function tellNext(job: Job): Told {
     ...(turn && { chance: turn.chance }),
     windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
     ...(windows.empty && { empty: { code: windows.empty.code, say: windows.empty.say } }),
-    cautions: [...new Set([...cautionsOf(next, job.model), ...(rows ?? []).flatMap(({ step }) => step.cautions)])].map(
-      (id) => CAUTIONS[id].text,
-    ),
+    cautions: sayCautions(cautionsOf(next, job.model)),
     ...(rows && { rows: rows.map(tellRow) }),
   }
 }

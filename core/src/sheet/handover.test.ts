@@ -21,6 +21,10 @@ describe('the slip of a released brake', () => {
     expect(unfit).toEqual([`The bicycle is not to be ridden yet: ${why}.`])
   })
 
+  it('knows its own end by its own log, whatever the house keeps of it', () => {
+    expect(slip({ rear: { state: 'open' } }).ends).toEqual(['front: not looked at', 'rear: released'])
+  })
+
   it('says nothing of that where the other end is released, or no brake hangs there', () => {
     expect(slip({ rear: { state: 'open' }, front: { state: 'released' } }).unfit).toEqual([])
     expect(slip({ rear: { state: 'released' } }).unfit).toEqual([])

@@ -6,7 +6,7 @@ import { circumstancesOf, sheetOf } from '../run-sheet/status.ts'
 import { sayDay, sayWhen } from '../stand/when.ts'
 import { upper } from '../stand/words.ts'
 import type { Subject } from './subject.ts'
-import { type EndsStand, otherWaits, sayEnds } from './tag.ts'
+import { type EndStands, type EndsStand, otherWaits, sayEnds } from './tag.ts'
 import { letterhead } from './workshop.ts'
 
 /** What whoever rides the bicycle is handed with it: one slip, in words of the road. */
@@ -19,6 +19,8 @@ export interface Handover {
   readonly unfit: readonly string[]
   readonly parts: readonly { readonly title: string; readonly lines: readonly string[] }[]
   readonly cautions: readonly string[]
+  /** Both ends of the bicycle, as its tag says them; empty where nobody told how they stand. */
+  readonly ends: readonly string[]
   /** What stands over the cautions. */
   readonly cautionsAre: string
 }
@@ -44,6 +46,11 @@ export interface SlipSubject extends Subject {
   readonly ends?: EndsStand
 }
 
+const ownEnd = ({ lookAgain }: { readonly lookAgain?: string }): EndStands => ({
+  state: 'released',
+  ...(lookAgain && { lookAgain }),
+})
+
 /** The slip of a job: how brake and wheel open and close, bedding-in, what was left open, the next look. */
 export function handoverOf(job: Job, subject: SlipSubject): Handover {
   const { family, hardware, here, state, advice } = job
@@ -54,6 +61,8 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
     return why === undefined || status.state !== 'skipped' ? [] : [sayPassed(status, why)]
   })
   const waits = subject.ends && otherWaits(subject.ends, hardware.end)
+  // Of its own end this very job knows best: what the house keeps of it may be a moment behind.
+  const ends = subject.ends ? sayEnds({ ...subject.ends, ...(released && { [hardware.end]: ownEnd(released) }) }) : []
   const leftOpen = { title: 'Left open', lines: skipped }
   return {
     from: letterhead(subject.from),
@@ -79,7 +88,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
           { title: 'After a puncture', lines: afterPuncture(job) },
           ...(family.sections?.(job) ?? []).filter(({ forRider }) => forRider),
           leftOpen,
-          { title: 'Both brakes', lines: (subject.ends ? sayEnds(subject.ends) : []).map(upper) },
+          { title: 'Both brakes', lines: ends.map(upper) },
           {
             title: 'The next look',
             lines: [
@@ -91,6 +100,7 @@ export function handoverOf(job: Job, subject: SlipSubject): Handover {
         ]
       : [leftOpen]
     ).filter(({ lines }) => lines.length > 0),
+    ends,
     cautions: [...(released ? [CAUTIONS.walking.text] : []), CAUTIONS.maker.text],
   }
 }

@@ -3,7 +3,7 @@ import type { Job } from '@overhaul/core/run-sheet/job'
 import { handoverOf } from '@overhaul/core/sheet/handover'
 import { type HeldPart, jobSheet } from '@overhaul/core/sheet/job-sheet'
 import type { Subject } from '@overhaul/core/sheet/subject'
-import { type EndsStand, sayEnds } from '@overhaul/core/sheet/tag'
+import type { EndsStand } from '@overhaul/core/sheet/tag'
 import type { Workshop } from '@overhaul/core/sheet/workshop'
 import { sayWhen } from '@overhaul/core/stand/when'
 import QRCode from 'qrcode'
@@ -121,12 +121,11 @@ export interface HandoverHow {
 /** The slip for whoever rides it and the tag for the bicycle, to be cut apart. */
 export async function handoverPdf(job: Job, whose: Whose, { paper, address }: HandoverHow): Promise<Uint8Array> {
   const { bicycle, code } = whose
-  const ends = sayEnds(whose.ends)
   const slip = handoverOf(job, whose)
   const page = await TypeSetter.start({
     title: slip.heading,
     foot: `Overhaul handover · ${slip.heading}`,
-    text: `${JSON.stringify(slip)}${code}${address ?? ''}${bicycle}${ends.join('')}`,
+    text: `${JSON.stringify(slip)}${code}${address ?? ''}${bicycle}`,
     paper,
     size: 10,
   })
@@ -154,7 +153,7 @@ export async function handoverPdf(job: Job, whose: Whose, { paper, address }: Ha
       page.write(code, 'label', 40)
       page.write(`${bicycle} · ${slip.heading.split(' · ')[1]}`, 'label', 16)
       page.write(slip.result, 'bold', 11)
-      for (const end of ends) page.write(end, 'bold', 11)
+      for (const end of slip.ends) page.write(end, 'bold', 11)
       if (slip.from) page.write(slip.from, 'text', 8)
       page.write('This code finds the bicycle in the rack’s search.', 'text', 8)
     },

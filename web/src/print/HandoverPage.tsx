@@ -106,7 +106,7 @@ export default function HandoverPage() {
           <p>
             <b>{record.bicycle.name}</b> · {slip.result}
           </p>
-          {tag?.ends.map((each) => (
+          {slip.ends.map((each) => (
             <p key={each}>
               <b>{each}</b>
             </p>
