@@ -110,15 +110,20 @@ export const scan = (page: Page, code: string): Promise<void> =>
     [...code, 'Enter'],
   )
 
-/** A sound brake, looked at, measured and signed on its first visit. */
-export async function visited(page: Page, shop: Workshop, name: string): Promise<string> {
-  const brakeId = await shop.newBrake(name, 'linear-pull', 'rear')
-  const job = await shop.newJob(brakeId)
+/** A job on a sound brake, written on the tape up to where it is signed. */
+export async function toSignature(page: Page, shop: Workshop, job: string): Promise<void> {
   await page.goto(`${shop.url}/stand/${job}`)
   await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, `fast ok hub ok lat 0.2 rad 0.2 off 0 ${SOUND} gl 1 gr 1 bite 20`)
   await writeOnTape(page, 'back both tight ok res 25 spin free walk ok')
   await expect(next(page)).toContainText('Sign the job')
+}
+
+/** A sound brake, looked at, measured and signed on its first visit. */
+export async function visited(page: Page, shop: Workshop, name: string): Promise<string> {
+  const brakeId = await shop.newBrake(name, 'linear-pull', 'rear')
+  const job = await shop.newJob(brakeId)
+  await toSignature(page, shop, job)
   await writeOnTape(page, 'release 7')
   await expect(next(page)).toContainText('Released by 7')
   // The house has it before the next job is opened.

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
-import { next, release, until, writeOnTape } from './hand.ts'
-import { SOUND, workshop } from './workshop.ts'
+import { next, release, toSignature, until, writeOnTape } from './hand.ts'
+import { workshop } from './workshop.ts'
 
 let shop: Awaited<ReturnType<typeof workshop>>
 test.beforeAll(async () => {
@@ -48,12 +48,7 @@ test('a new cable is run, clamped, settled, and printed as done', async ({ page 
 
 // Handbook: hard ride, little trims, ride again; the rider says yes to the throw.
 test('a hard ride, a trim, and the rider’s yes', async ({ page }) => {
-  const job = await shop.jobOn('Ridden hard')
-  await page.goto(`${shop.url}/stand/${job}`)
-  await expect(next(page)).toContainText('wheel straight in its dropouts')
-  await writeOnTape(page, `fast ok hub ok lat 0.2 rad 0.2 off 0 ${SOUND} gl 1 gr 1 bite 20`)
-  await writeOnTape(page, 'back both tight ok res 25 spin free walk ok')
-  await expect(next(page)).toContainText('Sign the job')
+  await toSignature(page, shop, await shop.jobOn('Ridden hard'))
   await writeOnTape(page, 'rode ok throwok shorter')
   await expect(next(page)).toContainText('Barrel out a quarter turn within its window')
   await writeOnTape(page, 'bar +1/4 sq 10 gl 0.9 gr 0.9 bite 19')

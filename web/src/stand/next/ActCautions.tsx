@@ -1,4 +1,4 @@
-import { CAUTIONS } from '@overhaul/core/reference/cautions'
+import { CAUTIONS, type CautionId } from '@overhaul/core/reference/cautions'
 import type { Job } from '@overhaul/core/run-sheet/job'
 import { cautionsOf } from '@overhaul/core/run-sheet/next'
 import { Cautions, Read } from '../../ui/words.tsx'
@@ -6,10 +6,15 @@ import { Cautions, Read } from '../../ui/words.tsx'
 /** What can hurt in this act, where the hand is about to do it; `except` those that are read and ticked besides. */
 export function ActCautions({ job, except = [] }: { job: Job; except?: readonly string[] }) {
   const cautions = cautionsOf(job.next, job.model).filter((id) => !except.includes(id))
-  if (cautions.length === 0) return null
+  return <CautionList ids={cautions} />
+}
+
+/** What can hurt, in the handbook’s own words; nothing where nothing can. */
+export function CautionList({ ids }: { ids: readonly CautionId[] }) {
+  if (ids.length === 0) return null
   return (
     <Cautions aria-label="Cautions">
-      {cautions.map((id) => (
+      {ids.map((id) => (
         <li key={id}>
           <Read>{CAUTIONS[id].text}</Read>
         </li>

@@ -1,4 +1,3 @@
-import { CAUTIONS } from '@overhaul/core/reference/cautions'
 import type { Card, Row as CardRow } from '@overhaul/core/stand/card'
 import { soundIn } from '@overhaul/core/stand/card'
 import type { EntryBody } from '@overhaul/core/stand/entries'
@@ -9,7 +8,8 @@ import styled from 'styled-components'
 import { useDrawings } from '../../data/drawings.ts'
 import { Ends, Row } from '../../ui/layout.ts'
 import { Press } from '../../ui/Press.tsx'
-import { Cautions, Complaint, Read, Slate } from '../../ui/words.tsx'
+import { Complaint, Read, Slate } from '../../ui/words.tsx'
+import { CautionList } from './ActCautions.tsx'
 import { Answer } from './Answer.tsx'
 import { type NextProps, Top } from './parts.tsx'
 import { useWait } from './use-on-show.ts'
@@ -224,15 +224,7 @@ export function LooksCard(props: Props) {
           </li>
         ))}
       </Rows>
-      {!open && cautions.length > 0 && (
-        <Cautions aria-label="Cautions">
-          {cautions.map((id) => (
-            <li key={id}>
-              <Read>{CAUTIONS[id].text}</Read>
-            </li>
-          ))}
-        </Cautions>
-      )}
+      {!open && <CautionList ids={cautions} />}
       <Row>
         <Press quiet hint="w" onPress={props.onWhy}>
           Why
