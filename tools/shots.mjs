@@ -20,7 +20,7 @@ const VIEWS = [
   { name: 'stand-stops', job: ['Hire 04', 'rear'], act: (page) => bring(page, 'Prove', 'Stop tests') },
   { name: 'stand-squeezed', job: ['Hire 04', 'front'], act: squeeze },
   { name: 'stand-working', job: ['Hire 04', 'front'], act: (page) => page.keyboard.press('w') },
-  { name: 'stand-upright', job: ['Hire 04', 'front'], size: [820, 1180] },
+  { name: 'stand-upright', job: ['Hire 07', 'rear'], size: [820, 1180] },
   { name: 'stand-phone', job: ['Hire 04', 'front'], size: [390, 844] },
   {
     name: 'stand-mount',
