@@ -17,7 +17,7 @@ test('a second visit asks for what must be looked at, shows what is kept, and ta
   await expect(next(page)).toContainText('wheel straight in its dropouts')
   await writeOnTape(page, 'fast ok hub ok')
   // The rim’s wall, how true it runs and the lever’s lengths are kept: the rim’s faces are looked at.
-  await expect(next(page)).toContainText('Measure the rim’s wall; look at its wear line')
+  await expect(next(page)).toContainText('Look: wear line')
   await expect(next(page).getByLabel('rim wall', { exact: true })).toBeHidden()
   await page.getByRole('button', { name: /^Match:/ }).click()
   const kept = page.getByRole('region', { name: 'Kept from earlier visits' })

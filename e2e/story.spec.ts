@@ -26,7 +26,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
   await follow(page)
   await expect(next(page)).toContainText('Spin the wheel')
   await follow(page)
-  await expect(next(page)).toContainText('Measure the rim’s wall')
+  await expect(next(page)).toContainText(/Look: .*wear line/)
   // Looked at as last time; its wall is measured with the caliper, and what else is.
   await follow(page)
   await expect(next(page)).toContainText('With the caliper')

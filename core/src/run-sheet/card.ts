@@ -65,6 +65,13 @@ function soundOf(
   }
 }
 
+/** A step of which this row asks a part is said by that part: “Measure: housing, outside.” */
+function sayRow(job: Job, step: Step, readings: readonly string[]): string {
+  if (step.done.kind === 'confirmed' || readings.length === wantedOf(step, job).length) return step.say
+  const isMeasured = readings.some((id) => job.kit.reading(id))
+  return `${isMeasured ? 'Measure' : 'Look'}: ${readings.map(job.kit.title).join(', ')}.`
+}
+
 /** It was found not well, and is put right first; what is dialled in is set by reading it. */
 const isIll = ({ step, state }: StepStatus): boolean => state === 'out' && step.done.kind !== 'dialled-in'
 
@@ -85,7 +92,7 @@ function rowIn(
   if (takesOwnTool(job, asked)) return undefined
   const readings = asked.filter((id) => !taken.has(id) && (isWhole || postureOf(job, step, id) === posture))
   if (!isConfirmed && readings.length === 0) return undefined
-  return { step, act: isConfirmed ? 'confirm' : 'measure', readings }
+  return { step, act: isConfirmed ? 'confirm' : 'measure', say: sayRow(job, step, readings), readings }
 }
 
 /** Whether what comes behind a step that is still open must wait for it: work of the hand, and what settles the brake. */

@@ -50,10 +50,10 @@ export interface ToldRow {
 
 const sayCautions = (ids: readonly CautionId[]): readonly string[] => ids.map((id) => CAUTIONS[id].text)
 
-const tellRow = ({ step, act, readings, sound }: Row): ToldRow => ({
+const tellRow = ({ step, act, say, readings, sound }: Row): ToldRow => ({
   step: step.id,
   act,
-  say: step.say,
+  say,
   readings,
   ...(sound && { sound }),
   cautions: sayCautions(step.cautions),
@@ -103,6 +103,6 @@ export function tellNext(job: Job): Told {
     windows: Object.fromEntries(Object.entries(windows.of).map(([id, { low, high }]) => [id, { low, high }])),
     ...(windows.empty && { empty: { code: windows.empty.code, say: windows.empty.say } }),
     cautions: sayCautions(cautionsOf(next, job.model)),
-    ...(rows && { rows: rows.map(tellRow) }),
+    ...(rows && { rows: rows.map((row, index) => ({ ...tellRow(row), ...(index === 0 && { say: line }) })) }),
   }
 }

@@ -6,6 +6,8 @@ import type { EntryBody } from './entries.ts'
 export interface Row {
   readonly step: Step
   readonly act: 'confirm' | 'measure'
+  /** What the hand does in it: the step’s own line, or what of it this row asks. */
+  readonly say: string
   /** What is looked at or measured in it; none where the hand says how it is. */
   readonly readings: readonly string[]
   /** What it comes to where all is sound; missing where the hand must choose or measure. */

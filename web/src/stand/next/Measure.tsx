@@ -80,10 +80,10 @@ function MeasuredRows(props: NextProps & { card: Card }) {
   return (
     <>
       <Readings {...props} readings={asked.filter((id) => !later.has(id))} />
-      {card.rows.slice(1).map(({ step, readings }) => (
+      {card.rows.slice(1).map(({ step, say, readings }) => (
         <div key={step.id} style={{ display: 'grid', gap: 6, paddingTop: 10 }}>
           <p style={{ font: '600 1.25rem/1.15 var(--label)' }}>
-            <Read>{step.say}</Read>
+            <Read>{say}</Read>
           </p>
           <Readings {...props} readings={readings} from={asked.indexOf(readings[0] ?? '')} />
         </div>

@@ -92,7 +92,7 @@ export function FirstRow({
   return (
     <>
       <First data-act="" tabIndex={-1}>
-        <Read>{step.say}</Read>
+        <Read>{row.say}</Read>
       </First>
       {ill === undefined && <Slate>{upper(words)}</Slate>}
       <Row>
