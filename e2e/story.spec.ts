@@ -38,7 +38,7 @@ test('a brake that rubs left goes from the rack to release, and its sheet can be
   await until(page, 'Look at what nobody has touched')
   await expect(page.getByRole('button', { name: /^Match: in its window/ })).toBeVisible()
   // Mount, the pads one thing after another, the cable.
-  await until(page, 'Measure how thick both pads still are')
+  await until(page, 'Look: pads’ faces')
   await follow(page)
   await expect(next(page)).toContainText('its closed end must face forward')
   await follow(page)

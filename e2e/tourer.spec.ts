@@ -145,6 +145,7 @@ test('gear housing is refused in words and cannot be skipped', async ({ page }) 
   const id = await shop.job('Hire 07', 'rear')
   await page.goto(`${shop.url}/stand/${id}`)
   // Kept from earlier visits: it is looked at anew.
+  await expect(next(page)).toContainText('wheel straight in its dropouts')
   await tape(page, 'anew kind')
   await tape(page, 'anew house')
   await until(page, 'Look at the housing')
