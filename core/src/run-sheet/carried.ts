@@ -58,7 +58,7 @@ function beforeIt(
 }
 
 /** What still stands of each reading over the logs of its visits, the newest last; none where it must be read anew. */
-export function standingPoints(
+function standingPoints(
   kit: Kit,
   logs: readonly (readonly Entry[])[],
   before: ReadonlyMap<string, Reading[]> = new Map(),
@@ -83,20 +83,22 @@ export function standingPoints(
 
 const leftBy = new WeakMap<readonly Visit[], { readonly kit: Kit; readonly points: Points }>()
 
-/** What earlier visits of a brake of this family left standing, worked out once, and what still stands of it after this log. */
-export function standingNow(kit: Kit, visits: readonly Visit[], entries: readonly Entry[]): Points {
+/** What earlier visits of a brake of this family left standing, worked out once. */
+function leftStanding(kit: Kit, visits: readonly Visit[]): Points {
   const held = leftBy.get(visits)
+  if (held?.kit === kit) return held.points
   const own = visits.filter(({ hardware }) => hardware.family === kit.family.id)
-  const points =
-    held?.kit === kit
-      ? held.points
-      : standingPoints(
-          kit,
-          own.map((visit) => visit.entries),
-        )
+  const points = standingPoints(
+    kit,
+    own.map(({ entries }) => entries),
+  )
   leftBy.set(visits, { kit, points })
-  return standingPoints(kit, [entries], points)
+  return points
 }
+
+/** What of it still stands after this log, and what this log left. */
+export const standingNow = (kit: Kit, visits: readonly Visit[], entries: readonly Entry[]): Points =>
+  standingPoints(kit, [entries], leftStanding(kit, visits))
 
 const kept = (entry: Reading, value: number | string, doubt: Omit<Forecast, 'mean'>): Kept => ({
   value,
@@ -125,10 +127,7 @@ function candidates(family: Family, kit: Kit, { visits, openedAt, complaints }: 
   if (complaints.some((text) => tellsOfAFall(understood(text)))) return {}
   if (openedAt === undefined || visits.some(({ hardware }) => hardware.family !== family.id)) return {}
   const found: Record<string, Kept> = {}
-  for (const [id, readings] of standingPoints(
-    kit,
-    visits.map(({ entries }) => entries),
-  )) {
+  for (const [id, readings] of leftStanding(kit, visits)) {
     const spec = kit.reading(id)
     const keeps = spec?.keeps ?? kit.seeing(id)?.keeps
     const last = readings.at(-1)

@@ -72,12 +72,8 @@ export function notesOf(job: Job, length: LengthUnit): readonly HandleNote[] {
 export function askedNow({ family, model, next, kit }: Job, card?: Card): readonly string[] {
   if (next.kind !== 'measure') return []
   const { beside } = family.dial
-  const measured = measuredOn({ kit }, card)
-  if (measured) {
-    const asked = measured.rows.flatMap(({ readings }) => readings)
-    return beside && asked.some((id) => model.needed.includes(id)) ? [...asked, beside] : asked
-  }
-  return beside && next.readings.some((id) => model.needed.includes(id)) ? [...next.readings, beside] : next.readings
+  const asked = measuredOn({ kit }, card)?.rows.flatMap(({ readings }) => readings) ?? next.readings
+  return beside && asked.some((id) => model.needed.includes(id)) ? [...asked, beside] : asked
 }
 
 /** A card of several things that are all measured, their fields in one form; undefined where it is looked at, or one thing. */

@@ -157,20 +157,17 @@ export function Tape({ jobId, job, length, card, shownS, input, check, write, on
   const { next } = job
   const inAct = next.kind === 'measure' || next.kind === 'mend' ? next.readings : NOTHING_ASKED
   const asked = useMemo(() => (card ? card.rows.flatMap(({ readings }) => readings) : inAct), [card, inAct])
-  const at = { kit: job.kit, model: job.model, length, asked, ...(card && { card: { card } }) }
+  const at = useMemo(
+    () => ({ kit: job.kit, model: job.model, length, asked, ...(card && { card: { card } }) }),
+    [job, length, asked, card],
+  )
   const read = readTape(text, at)
   const words = complete(text, at).slice(0, MOST_WORDS)
   const written = useDeferredValue(text)
   const refused = useMemo(() => {
-    const { entries, error } = readTape(written, {
-      kit: job.kit,
-      model: job.model,
-      length,
-      asked,
-      ...(card && { card: { card } }),
-    })
+    const { entries, error } = readTape(written, at)
     return entries.length > 0 && !error ? check(entries)?.error.message : undefined
-  }, [written, job, length, check, asked, card])
+  }, [written, check, at])
   const unfinished = read.error?.code === 'unknown-word' && words.length > 0
   const complaint = unfinished ? undefined : (early ?? read.error?.message ?? (written === text ? refused : undefined))
   const echo = read.entries.map((entry) => describe(entry, at)).join(' · ')
